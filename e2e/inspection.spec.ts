@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import { survey } from '../core/survey/survey.js';
 import type { Entry } from '../core/job/schema.js';
 import { pipes } from '../demo/reel/pipes.js';
+import { newLog } from './support/new-log.js';
 import { jobTitled } from './support/headless.js';
 import { say, tabTo } from './support/keyboard.js';
 import { expect, startServer, test } from './support/server.js';
@@ -173,10 +174,7 @@ function numbersIn(value: unknown): number[] {
 
 test('an awkward inspection goes in as it is spoken, without one invented number', async ({ page }) => {
   const server = await startServer('demo');
-  await page.goto(server.url);
-  await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name or address').fill('31 Weir Cottages');
-  await page.getByRole('button', { name: 'Start the camera log' }).click();
+  await newLog(page, server.url, '31 Weir Cottages');
   const typed = page.getByLabel(/What the camera shows/);
   await expect(typed).toBeFocused();
   const spoken = [
@@ -243,10 +241,7 @@ test('on a slow machine every line that leaves the field is in the log, however 
   page,
   server,
 }) => {
-  await page.goto(server.url);
-  await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name or address').fill('33 Weir Cottages');
-  await page.getByRole('button', { name: 'Start the camera log' }).click();
+  await newLog(page, server.url, '33 Weir Cottages');
   const typed = page.getByLabel(/What the camera shows/);
   await expect(typed).toBeFocused();
   // The processor at a sixth of its speed: answers and renders come late, between and after keys.

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { newLog } from './support/new-log.js';
 import { axeFaults } from './support/axe.js';
 import { jobTitled } from './support/headless.js';
 import { expect, keptPages, test } from './support/server.js';
@@ -7,16 +8,6 @@ test.use({ serviceWorkers: 'allow' });
 
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
 const row = (page: Page, text: RegExp | string) => page.getByRole('row').filter({ hasText: text });
-
-/** A job of its own, its log open. */
-async function newLog(page: Page, url: string, title: string): Promise<void> {
-  await page.goto(url);
-  await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name or address').fill(title);
-  await page.getByRole('button', { name: 'Start the camera log' }).click();
-  await expect(page).toHaveURL(/\/log$/);
-  await expect(typed(page)).toBeVisible();
-}
 
 const talk = [
   'okay at nine feet you can see we go from the abs to clay',

@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import DxfParser from 'dxf-parser';
 import { readFileSync } from 'node:fs';
 import type { ScopeFile } from '../core/files/scope-file.js';
+import { newLog } from './support/new-log.js';
 import { axeFaults } from './support/axe.js';
 import { jobOf, scopeOfJob } from './support/headless.js';
 import { say } from './support/keyboard.js';
@@ -391,11 +392,7 @@ test('what is broken in a belly that stays is repaired, both in sight, and past 
   page,
 }) => {
   const server = await startServer('demo');
-  await page.goto(server.url);
-  await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name or address').fill('3 Flat Street');
-  await page.getByLabel('Pipe, where no change says otherwise').selectOption({ label: 'clay' });
-  await page.getByRole('button', { name: 'Start the camera log' }).click();
+  await newLog(page, server.url, '3 Flat Street', 'clay');
   await page.getByLabel(/What the camera shows/).click();
   for (const line of [
     '0 located 4 ft deep',

@@ -59,9 +59,13 @@ export const isRootJoint = (finding: GradedFinding): boolean =>
   (kindOfGraded(finding).regrows ?? false) && finding.grade >= 1 && !finding.possible;
 
 /** "Fix: offset at 41.4 ft". */
-export function sayJudged({ placed, grade, possible, settled }: GradedFinding): string {
+export const sayJudged = (finding: GradedFinding): string =>
+  `${gradeWords[finding.grade]}: ${sayWhere(finding)}`;
+
+/** "offset at 41.4 ft". */
+export function sayWhere({ placed, possible, settled }: GradedFinding): string {
   const { from_ft, to_ft, entry } = placed;
   const at = to_ft - from_ft > 0.05 ? `${from_ft.toFixed(1)} to ${to_ft.toFixed(1)}` : from_ft.toFixed(1);
   const what = `${possible ? 'possible ' : ''}${findingName(entry.finding).toLowerCase()}`;
-  return `${gradeWords[grade]}: ${what} at ${at} ft${settled ? ', cleaned since' : ''}`;
+  return `${what} at ${at} ft${settled ? ', cleaned since' : ''}`;
 }

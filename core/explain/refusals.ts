@@ -1,13 +1,8 @@
-import {
-  isLeftToItsOwner,
-  kindOfGraded,
-  sayJudged,
-  type GradedFinding,
-} from '../condition/graded-finding.js';
+import { isLeftToItsOwner, kindOfGraded, sayJudged } from '../condition/graded-finding.js';
 import type { Method } from '../job/vocabulary.js';
 import { overlaps, type Interval } from '../line/intervals.js';
+import { isCleanedOut } from '../methods/clean.js';
 import { methodBit, methodRow, methodsInOrder } from '../methods/index.js';
-import { cures } from '../methods/method.js';
 import type { Restriction } from '../solve/restrictions.js';
 import type { Cell, Refusal, Track } from '../track/track.js';
 
@@ -63,9 +58,6 @@ function dutyRefusal(
   }
   return undefined;
 }
-
-/** Roots, deposits and whatever sticks in: a cleaning, or a cutter, takes it out. */
-const isCleanedOut = (finding: GradedFinding): boolean => cures(methodRow('clean'), finding, false);
 
 export interface Rejection {
   readonly method: Method;

@@ -10,7 +10,8 @@ import type { Prices } from '../job/prices.js';
 import type { Rules } from '../job/rules.js';
 import { roundCents } from '../units.js';
 import type { FindingEntry } from '../job/schema.js';
-import { covers, overlaps, subtract, summedLength, union, type Interval } from '../line/intervals.js';
+import { covers, overlaps, summedLength, union, type Interval } from '../line/intervals.js';
+import { notSeen } from '../line/model.js';
 import { pointKey } from '../survey/things.js';
 import type { ScopedLine } from '../solve/solution.js';
 import { isStoppedByPipe, nothingSeen, ranShort } from './verdict.js';
@@ -24,7 +25,7 @@ export interface FirstStep extends Interval {
 
 /** Stretches that are unseen, hidden or not clean, and why each must be re-inspected. */
 export function toReinspect({ model, condition }: ScopedLine): { stretches: Interval[]; why: string[] } {
-  const unseen = subtract([model.known], model.seen);
+  const unseen = notSeen(model);
   const unclean = condition.findings.filter(
     (finding) => isCleaned(finding) && finding.stopsLiner !== undefined,
   );
@@ -72,7 +73,7 @@ export const isKnown = (line: ScopedLine): boolean =>
  */
 export function assuming(line: ScopedLine, proves: 'sound' | 'failed', rules: Rules): ScopedLine {
   if (isKnown(line)) return line;
-  const known = toReinspect(line).stretches;
+  const again = toReinspect(line).stretches;
   const { model, condition } = line;
   const depthUnknown = toLocate(line).length > 0;
   const failed = proves === 'failed';
@@ -83,7 +84,7 @@ export function assuming(line: ScopedLine, proves: 'sound' | 'failed', rules: Ru
   const extent = { ...model.extent, to_ft: Math.max(model.extent.to_ft, model.known.to_ft + rest_ft) };
   const last = model.pipes.at(-1);
   const stretches =
-    rest_ft > 0 ? union([...known, { from_ft: model.known.to_ft, to_ft: extent.to_ft }]) : known;
+    rest_ft > 0 ? union([...again, { from_ft: model.known.to_ft, to_ft: extent.to_ft }]) : again;
   const seen = condition.findings
     .filter(({ possible }) => !possible)
     // Once cleaned, it no longer blocks a liner.
@@ -166,12 +167,13 @@ export function firstStep(lines: readonly ScopedLine[], prices: Prices, rules: R
   const ends = needed.map(({ line, again, locate }) => {
     const all = [...again.stretches, ...locate.map(({ place }) => place)];
     const { known, endReached } = line.model;
+    const repairFirst = isStoppedByPipe(line);
     return {
       from_ft: Math.min(known.to_ft, ...all.map(({ from_ft }) => from_ft)),
       to_ft: endReached ? Math.max(...all.map(({ to_ft }) => to_ft)) : restOf(line, rules),
-      cleans: again.stretches.length > 0 || (!endReached && !ranShort(line) && !isStoppedByPipe(line)),
+      cleans: again.stretches.length > 0 || (!endReached && !ranShort(line) && !repairFirst),
       goesOn: !endReached,
-      repairFirst: isStoppedByPipe(line),
+      repairFirst,
     };
   });
   const cleans = ends.some((each) => each.cleans);

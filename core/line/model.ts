@@ -140,6 +140,10 @@ const seenInPipe = (
       ...(profile.located.length > 0 ? { depth_ft: profile.depth(station_ft) } : {}),
     }));
 
+/** What nobody saw of a line, as far as it is known. */
+export const notSeen = ({ known, seen }: Pick<LineModel, 'known' | 'seen'>): Interval[] =>
+  subtract([known], seen);
+
 const endName = ({ points, end }: Line): string => {
   const point = points.find(({ id }) => id === end);
   return point ? sayPoint(point) : 'end';

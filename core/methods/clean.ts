@@ -1,10 +1,11 @@
+import type { GradedFinding } from '../condition/graded-finding.js';
 import { overlaps } from '../line/intervals.js';
 import { tolerance } from '../units.js';
 import type { Draft } from '../price/price-line.js';
 import { num } from '../search/columns.js';
 import { isCutBack, type Cell, type Track } from '../track/track.js';
 import { feetSteps } from '../track/feet-steps.js';
-import type { MethodRow } from './method.js';
+import { cures, type MethodRow } from './method.js';
 
 /** Clean the pipe and cut back protrusions. */
 export const clean: MethodRow = {
@@ -14,6 +15,9 @@ export const clean: MethodRow = {
   cures: ['clean'],
   standsFor: 'clean',
 };
+
+/** Roots, deposits and whatever sticks in: a jetter or a cutter takes it out. */
+export const isCleanedOut = (finding: GradedFinding): boolean => cures(clean, finding, false);
 
 /** Running raw cost of cutting back protrusions into the cells of a track; getting there is part of the visit. */
 export function cutBackCosts(track: Track): Float64Array {

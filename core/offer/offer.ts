@@ -4,7 +4,8 @@ import { datumName } from '../job/point-words.js';
 import type { Job } from '../job/schema.js';
 import { roundCents, sumCents } from '../units.js';
 import { schools, type Method, type School } from '../job/vocabulary.js';
-import { subtract, type Interval } from '../line/intervals.js';
+import type { Interval } from '../line/intervals.js';
+import { notSeen } from '../line/model.js';
 import { sayWhat } from '../speech/say.js';
 import { barsOf } from '../scope/bars.js';
 import { ifUnseenIs, type IfUnseenIs } from '../scope/scope.js';
@@ -147,7 +148,7 @@ export function offerOf(job: Job, firm: Firm, today: Day): Offer {
     ways: ways.map((school) => offeredWay(ready, school, (solution) => sayDays(ready, solution, firm, on))),
     nothingSeen: nothingSeen(ready.lines),
     notSeen: ready.lines.flatMap(({ model }) =>
-      subtract([model.known], model.seen).map((each) => ({ ...each, line: model.line.id })),
+      notSeen(model).map((each) => ({ ...each, line: model.line.id })),
     ),
     notLookedAt: job.site?.notLookedAt ?? [],
     firstStep: firstStep(ready.lines, ready.prices, ready.rules),

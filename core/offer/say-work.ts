@@ -1,4 +1,5 @@
 import { capital } from '../capital.js';
+import { sayWhere } from '../condition/graded-finding.js';
 import { notPossibleOn } from '../explain/not-possible.js';
 import { nothingSeen } from '../explain/verdict.js';
 import { planWarnings } from '../explain/warnings.js';
@@ -82,10 +83,10 @@ const staysFor: Readonly<Record<string, string>> = {
 /** Each place that must be cured and cannot be: what it is, why it stays, and what would change that. */
 export const sayNotPossible = (solution: Solution): string[] =>
   solution.lines.flatMap((lineSolution) =>
-    notPossibleOn(lineSolution).map(({ finding, what, from_ft, to_ft, rule, lift }) => {
-      const place = `${feet(from_ft)} to ${feet(to_ft)} ft`;
-      // Only the trade grades what it finds.
-      const said = finding === null ? `the pipe from ${place}, as a whole` : what.replace(/^[a-z]+: /, '');
+    notPossibleOn(lineSolution).map(({ finding, from_ft, to_ft, rule, lift }) => {
+      const own = lineSolution.line.condition.findings.find(({ id }) => id === finding);
+      // A customer reads no grades.
+      const said = own ? sayWhere(own) : `the pipe from ${feet(from_ft)} to ${feet(to_ft)} ft, as a whole`;
       const why = staysFor[rule] ?? 'no repair we may make reaches it';
       return `${capital(said)} is not put right for this price: ${why}. What would change that: ${lift}`;
     }),

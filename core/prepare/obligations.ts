@@ -14,6 +14,7 @@ import { schoolWords } from '../job/school-words.js';
 import type { School } from '../job/vocabulary.js';
 import { overlaps, subtract, type Interval } from '../line/intervals.js';
 import type { LineModel } from '../line/model.js';
+import { isCleanedOut } from '../methods/clean.js';
 import { methodRegistry, methodRow, methodsInOrder } from '../methods/index.js';
 import { cures } from '../methods/method.js';
 import type { Obligation, Obligations } from '../track/track.js';
@@ -42,7 +43,7 @@ export function obligations(
         extra.includes(finding.id) ||
         (finding.grade >= least && isCurable(finding) && !isCleaned(finding)),
     )
-    .filter((finding) => !(noTool && cures(methodRow('clean'), finding, false)))
+    .filter((finding) => !(noTool && isCleanedOut(finding)))
     .map((finding) => curing([finding], finding.place, school));
   // A stricter approach requires everything a looser one does.
   if (school !== 'maintain') cured.push(...crowds(binding, school, rules));
@@ -70,8 +71,8 @@ export const publicPart = (model: LineModel): Interval[] =>
 function curing(all: readonly GradedFinding[], place: Interval, school: School): Obligation {
   const longest = Math.max(...all.map(({ placed }) => placed.to_ft - placed.from_ft));
   const belly = all.some(isSag);
-  const [only] = all;
-  const byOthers = only && all.length === 1 ? kindOfGraded(only).byOthers : undefined;
+  const only = all.length === 1 ? all[0] : undefined;
+  const byOthers = only && kindOfGraded(only).byOthers;
   return {
     place,
     methods: methodsInOrder().filter((method) =>
@@ -81,7 +82,7 @@ function curing(all: readonly GradedFinding[], place: Interval, school: School):
     laidToGrade: belly,
     ...(byOthers ? { lift: byOthers.lift } : {}),
     why: whyCured(all, place, school),
-    ...(only && all.length === 1 ? { finding: only.id } : {}),
+    ...(only ? { finding: only.id } : {}),
     findings: all.map(({ id }) => id),
   };
 }

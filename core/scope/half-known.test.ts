@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Job, Line } from '../job/schema.js';
 import { schools } from '../job/vocabulary.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
+import { solvedUnder } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
 import { readyJob } from '../solve/ready.js';
 import { lineWarnings } from '../explain/warnings.js';
@@ -15,10 +16,6 @@ import { ifUnseenIs } from './scope.js';
 const seeds = fc.integer({ min: 1, max: 1_000_000 });
 const sized = { length_ft: [14, 32], findings: 6 } as const;
 
-function wayUnder(job: Job, school = job.rules?.school ?? 'repair'): Solution {
-  const { lines, rules, prices } = readyJob(job);
-  return solutionOf({ lines, rules: { ...rules, school }, prices, school });
-}
 const withLine = (job: Job, change: (line: Line) => Line): Job => ({ ...job, lines: job.lines.map(change) });
 /** Everything of an option that a customer pays for or a crew does. */
 const doneBy = (solution: Solution) => ({
@@ -53,7 +50,7 @@ test('a tree beside the pipe, a surface or an owner’s part said in two, and th
           ),
         })),
       }));
-      const before = doneBy(wayUnder(job));
+      const before = doneBy(solvedUnder(job));
       const split = <T extends { from_ft?: number | undefined; to_ft?: number | undefined }>(
         each: T,
       ): T[] => {
@@ -79,7 +76,7 @@ test('a tree beside the pipe, a surface or an owner’s part said in two, and th
           runs: line.runs.map((run) => ({ ...run, entries: [...run.entries].reverse() })),
         }),
       ];
-      for (const change of same) expect(doneBy(wayUnder(withLine(job, change)))).toEqual(before);
+      for (const change of same) expect(doneBy(solvedUnder(withLine(job, change)))).toEqual(before);
     }),
     { numRuns: 30 },
   );
@@ -91,7 +88,7 @@ test('the looser repair approach leaves no more that it must cure, and never cos
     fc.property(seeds, (seed) => {
       const job = { ...randomJob(seed, sized) };
       const free = withLine(job, (line) => ({ ...line, pins: [] }));
-      const ways = schools.map((school) => wayUnder(free, school));
+      const ways = schools.map((school) => solvedUnder(free, school));
       ways.slice(1).forEach((stricter, i) => {
         const looser = ways[i];
         if (!looser || uncuredBy(stricter) > 1e-6) return;
@@ -127,7 +124,7 @@ test('what the unseen may prove contains the price, and a supposition that has n
 
 /** A collapse under lawn at a single depth, at a given reading. */
 const dig = (depth_ft: number, reading = 40) =>
-  wayUnder(
+  solvedUnder(
     spokenJob('deeper', ['80 main', `${reading.toFixed(2)} collapse`], {
       depths: deep(depth_ft, depth_ft),
       surfaces: [{ from_ft: 0, to_ft: 80, kind: 'lawn' }],

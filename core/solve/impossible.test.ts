@@ -4,19 +4,18 @@ import { notPossibleOn } from '../explain/not-possible.js';
 import type { Job } from '../job/schema.js';
 import type { School } from '../job/vocabulary.js';
 import { covers } from '../line/intervals.js';
+import { solvedUnder } from '../test/own-scope.js';
 import { randomJob } from '../test/random-job.js';
 import { deep, spokenJob } from '../test/spoken-job.js';
-import { readyJob } from './ready.js';
-import { solutionOf, type LineSolution } from './solution.js';
+import type { LineSolution } from './solution.js';
 
 // Calculations §14: what cannot be done here does not silence the rest.
 
-function solvedUnder(job: Job, school: School): LineSolution {
-  const { lines, rules, prices } = readyJob(job);
-  const [line] = solutionOf({ lines, rules: { ...rules, school }, prices, school }).lines;
+const lineUnder = (job: Job, school: School): LineSolution => {
+  const [line] = solvedUnder(job, school).lines;
   if (!line) throw new Error('a job without a line');
   return line;
-}
+};
 
 /** Ids of the findings of this grade or worse that the work of a scope cures. */
 function curedBy({ line, prepared, chosen }: LineSolution, least: number): string[] {
@@ -43,10 +42,10 @@ test('what one approach must cure and cures is cured under the next stricter one
     fc.property(fc.integer({ min: 1, max: 1_000_000 }), fc.constantFrom(...pairs), (seed, pair) => {
       const random = randomJob(seed, { length_ft: [20, 60], findings: 8 });
       const job = { ...random, lines: random.lines.map((line) => ({ ...line, pins: [] })) };
-      const strict = solvedUnder(job, pair.stricter);
+      const strict = lineUnder(job, pair.stricter);
       const named = notPossibleOn(strict);
       const cured = curedBy(strict, pair.least);
-      for (const id of curedBy(solvedUnder(job, pair.looser), pair.least)) {
+      for (const id of curedBy(lineUnder(job, pair.looser), pair.least)) {
         if (named.length > 0) beside++;
         expect([...cured, ...named.map(({ finding }) => finding)]).toContain(id);
       }
@@ -61,7 +60,7 @@ test('on a line too flat to take a belly out, what is broken in it is repaired, 
     depths: deep(4, 4.2),
     ground: [{ station_ft: 0, elevation_ft: 100 }],
   });
-  const scope = solvedUnder(flat, 'repair');
+  const scope = lineUnder(flat, 'repair');
   expect(curedBy(scope, 4)).toEqual(['e3']);
   expect(notPossibleOn(scope).map(({ finding, rule }) => [finding, rule])).toEqual([
     ['e2', 'not-enough-fall'],

@@ -2,8 +2,14 @@ import type { Job } from '../job/schema.js';
 import { alternativesTo, scopeOfSolution, scopeSteps, type OwnScope, type Scope } from '../scope/scope.js';
 import { toTheEnd } from '../scope/steps.js';
 import { readyJob, type ReadiedJob } from '../solve/ready.js';
-import { prepareLines, solutionOf } from '../solve/solution.js';
+import { prepareLines, solutionOf, type Solution } from '../solve/solution.js';
 import { lineView, type LineView } from '../views/line-view.js';
+
+/** The solution of a job under a repair approach, its own unless another is given. */
+export function solvedUnder(job: Job, school = job.rules?.school ?? 'repair'): Solution {
+  const { lines, rules, prices } = readyJob(job);
+  return solutionOf({ lines, rules: { ...rules, school }, prices, school });
+}
 
 /**
  * A scope under the job's own repair approach alone, for tests that need nothing else: without the other options, the

@@ -2,7 +2,8 @@ import type { Day } from '../days.js';
 import { underFirm, type Firm } from '../job/firm.js';
 import type { Job } from '../job/schema.js';
 import { methods, type Method } from '../job/vocabulary.js';
-import { subtract, summedLength } from '../line/intervals.js';
+import { summedLength } from '../line/intervals.js';
+import { notSeen } from '../line/model.js';
 import { materialWords } from '../catalog/materials.js';
 import { findingName } from '../findings/kinds.js';
 import { toRead } from '../logprint/to-read.js';
@@ -61,7 +62,7 @@ export function digestOf(job: Job, firm: Firm): Digest {
     currency: prices.currency,
     methods: methods.filter((method) => method !== 'leave' && done.has(method)),
     words: [...new Set(words)].join(' ').toLowerCase(),
-    unseen_ft: summedLength(lines.flatMap(({ model }) => subtract([model.known], model.seen))),
+    unseen_ft: summedLength(lines.flatMap(({ model }) => notSeen(model))),
     nothingSeen: nothingSeen(lines),
     endReached: lines.every(({ model }) => model.endReached),
     toRead: job.lines.flatMap(toRead).length,

@@ -10,7 +10,7 @@ import type { FindingEntry, Pin, Run } from '../job/schema.js';
 import type { FindingKind, Grade, Method, OwnerKind, PointKind, SurfaceKind } from '../job/vocabulary.js';
 import type { GroundPlace } from '../line/course.js';
 import { subtract, type Interval } from '../line/intervals.js';
-import { lineModel, resolveStretch, type LineModel, type PlacedPoint } from '../line/model.js';
+import { lineModel, notSeen, resolveStretch, type LineModel, type PlacedPoint } from '../line/model.js';
 import type { PipeStretch } from '../line/pipe-stretches.js';
 import { methodsFor } from '../methods/index.js';
 import { proofOf, type Proof } from '../offer/proof.js';
@@ -42,6 +42,8 @@ export interface LineView extends Interval {
   readonly crossings: readonly { station_ft: number; utility: string; depth_ft?: number | undefined }[];
   readonly joints: readonly number[];
   readonly unseen: readonly Interval[];
+  /** The same as far as the line is known. */
+  readonly notSeen: readonly Interval[];
   readonly depths: readonly { station_ft: number; invert_ft: number }[];
   readonly depthKnown: boolean;
   /** Its fall, by stretches; empty where unknown. */
@@ -156,6 +158,7 @@ export function lineView(line: ScopedLine, rules: Rules, joins: readonly Join[])
     crossings: model.line.crossings ?? [],
     joints: model.joints,
     unseen: subtract([extent], model.seen),
+    notSeen: notSeen(model),
     depths: depthsOf(model),
     depthKnown: profile.located.length > 0,
     falls: fallsOf(model, rules),

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { jobTitled } from '../support/headless.js';
+import { newLog } from '../support/new-log.js';
 import { expect, startServer, test } from '../support/server.js';
 
 const typed = (page: Page) => page.getByLabel(/What the camera shows/);
@@ -35,10 +36,7 @@ test('lines written while storage is slow are shown at once, each goes by an id 
   page,
 }) => {
   const server = await startServer('none');
-  await page.goto(server.url);
-  await page.getByRole('button', { name: 'New job' }).click();
-  await page.getByLabel('Name or address').fill('9 Slow Meadow');
-  await page.getByRole('button', { name: 'Start the camera log' }).click();
+  await newLog(page, server.url, '9 Slow Meadow');
   await expect(typed(page)).toBeFocused();
   const letGo = await slowOutbox(page);
   await page.reload();

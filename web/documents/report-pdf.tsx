@@ -3,7 +3,7 @@ import { gradeWords } from '../../core/job/vocabulary.js';
 import { sayWhat, sayClock } from '../../core/speech/say.js';
 import type { Firm } from '../../core/job/firm.js';
 import type { Job } from '../../core/job/schema.js';
-import { intersect, summedLength } from '../../core/line/intervals.js';
+import { summedLength } from '../../core/line/intervals.js';
 import type { Proof } from '../../core/offer/proof.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { sayDay } from '../../core/days.js';
@@ -76,8 +76,7 @@ export function ReportDocument({
 
 function LinePart({ line, job }: { line: LineView; job: Job }) {
   const length = line.known.to_ft - line.known.from_ft;
-  const notSeen = intersect(line.unseen, [line.known]);
-  const unseen = summedLength(notSeen);
+  const unseen = summedLength(line.notSeen);
   const serves = job.lines.find(({ id }) => id === line.id)?.serves ?? [];
   return (
     <View>
@@ -103,11 +102,11 @@ function LinePart({ line, job }: { line: LineView; job: Job }) {
         </Text>
       )}
       <Findings line={line} />
-      {notSeen.length > 0 && (
+      {line.notSeen.length > 0 && (
         <View style={styles.caution} wrap={false}>
           <Text style={styles.bold}>
             Not seen:{' '}
-            {notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`).join(', ')}.
+            {line.notSeen.map(({ from_ft, to_ft }) => `${feet(from_ft)} to ${feet(to_ft)} ft`).join(', ')}.
           </Text>
           <Text>
             This report does not cover pipe that was not seen, the ground around it, or the branches.

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { overlaps, subtract } from '../../core/line/intervals.js';
+import { overlaps, subtract, type Interval } from '../../core/line/intervals.js';
 import { tolerance } from '../../core/units.js';
 import type { PlacedPin } from '../../core/views/pin-edits.js';
 import { feet } from '../controls/format';
@@ -37,14 +37,9 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
   );
   // Other work may lie over a place left to others: it stays in sight.
   const worked = bars.filter(({ action }) => action !== undefined);
+  const isByWork = (at: Interval) => worked.some((bar) => overlaps(bar, at));
   const marks = uncured.flatMap((at) =>
-    subtract([at], worked).map((part) =>
-      markOf(
-        part,
-        scale,
-        worked.some((bar) => overlaps(bar, at)),
-      ),
-    ),
+    subtract([at], worked).map((part) => markOf(part, scale, isByWork(at))),
   );
   return (
     <g aria-label="Scope">
@@ -71,11 +66,9 @@ export function ScopeLane({ bars, scale, selected, pins, uncured, differs, movin
       {marks.map((mark) => (
         <Uncured key={`${mark.from_ft} ${mark.to_ft}`} {...mark} />
       ))}
-      {uncured
-        .filter((at) => worked.some((bar) => overlaps(bar, at)))
-        .map((at) => (
-          <OverWork key={at.from_ft} {...markOf(at, scale, true)} />
-        ))}
+      {uncured.filter(isByWork).map((at) => (
+        <OverWork key={at.from_ft} {...markOf(at, scale, true)} />
+      ))}
       <Outlines differs={differs} pins={pins} scale={scale} />
       {selected?.action && <Ends bar={selected} scale={scale} moving={moving} onEnd={on.onEnd} />}
     </g>

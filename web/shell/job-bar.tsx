@@ -1,7 +1,7 @@
 import { chakra, Flex, Heading, Text } from '@chakra-ui/react';
 import { History } from 'lucide-react';
 import type { Job, Line } from '../../core/job/schema.js';
-import { intersect, summedLength } from '../../core/line/intervals.js';
+import { summedLength } from '../../core/line/intervals.js';
 import type { ScopedView } from '../../core/views/job-view.js';
 import { IconPress } from '../controls/controls';
 import { sayDay } from '../../core/days.js';
@@ -81,7 +81,7 @@ const HistoryButton = ({ open, onPress }: { open: boolean; onPress: () => void }
 /** With less than this unseen the line counts as seen, ft. */
 const leastUnseen_ft = 0.05;
 const unseenOf = (view: ScopedView | undefined): number =>
-  summedLength((view?.lines ?? []).flatMap(({ unseen, known }) => intersect(unseen, [known])));
+  summedLength((view?.lines ?? []).flatMap((each) => each.notSeen));
 
 function VerdictPart({ view }: { view: ScopedView | undefined }) {
   const unseen_ft = unseenOf(view);
