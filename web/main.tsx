@@ -4,7 +4,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import './theme/print.css';
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { persistQueryClient } from '@tanstack/react-query-persist-client';
+import { persistQueryClient, persistQueryClientSave } from '@tanstack/react-query-persist-client';
 import { StrictMode, useEffect, type ReactNode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
@@ -45,7 +45,10 @@ void openOutbox(
 if (!location.pathname.startsWith('/offer/')) void loadMe();
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
-const [, restored] = persistQueryClient({ queryClient: client, ...persistOptions });
+const persisted = { queryClient: client, ...persistOptions };
+const [, restored] = persistQueryClient(persisted);
+// It saves on changes after it has restored: what was fetched before would be kept only with the next change.
+void restored.then(() => persistQueryClientSave(persisted)).catch(() => undefined);
 const shown = [loadViews(location.pathname), fetchOpening(client, location.pathname, restored)];
 // Not awaited up here: the code of a view waits until this file has run.
 void Promise.all(shown).then(() => {

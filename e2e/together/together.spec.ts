@@ -158,41 +158,57 @@ test('two browsers on one job: each sees the other; where they pull apart both a
   await server.stop();
 });
 
-test('what another changed while a page was closed is there when it opens again, however slow its storage', async ({
-  page,
-}) => {
-  const server = await startServer('demo');
-  // The browser's storage answers only after the server has announced its version: an order that occurs on a busy
-  // machine.
-  await page.addInitScript(() => {
-    const told = new Promise<void>((done) => {
+/**
+ * The storage of cached jobs answers only once it is `released` by the function returned, or after the server's `hello`:
+ * orders that occur on a busy machine.
+ */
+async function slowCache(page: Page, until: 'released' | 'hello'): Promise<() => Promise<void>> {
+  await page.addInitScript((until) => {
+    const gate = new Promise<void>((open) => {
+      Object.assign(window, { letCacheGo: open });
       window.EventSource = class extends EventSource {
         constructor(url: string | URL) {
           super(url);
           this.addEventListener('hello', () => {
-            setTimeout(done);
+            if (until === 'hello') setTimeout(open);
           });
         }
       };
     });
-    const get = Object.getOwnPropertyDescriptor(IDBRequest.prototype, 'onsuccess');
+    const success = Object.getOwnPropertyDescriptor(IDBRequest.prototype, 'onsuccess');
     Object.defineProperty(IDBOpenDBRequest.prototype, 'onsuccess', {
       set(this: IDBOpenDBRequest, then: (event: Event) => void) {
-        get?.set?.call(this, (event: Event) => {
-          const kept = this.result.name === 'open-trench-jobs';
-          if (kept)
-            void told.then(() => {
+        success?.set?.call(this, (event: Event) => {
+          if (this.result.name === 'open-trench-jobs')
+            void gate.then(() => {
               then(event);
             });
           else then(event);
         });
       },
     });
-  });
-  const before = await openLog(page, server.url);
-  await expect.poll(() => jobKept(page)).toBe(true);
-  await page.goto('about:blank');
+  }, until);
+  return () =>
+    page.evaluate(() => {
+      (window as unknown as { letCacheGo: () => void }).letCacheGo();
+    });
+}
+
+test('what another changed while a page was closed is there when it opens again, however slow its storage', async ({
+  page,
+}) => {
+  const server = await startServer('demo');
+  // Storage answers once the job is fetched and drawn: what is to be kept came before it.
+  const first = await page.context().newPage();
+  const letGo = await slowCache(first, 'released');
+  const before = await openLog(first, server.url);
+  await expect(typed(first)).toBeFocused();
+  await letGo();
+  await expect.poll(() => jobKept(first)).toBe(true);
+  await first.close();
   await writeElsewhere(page, server.url);
+  // Storage answers once the server has announced its version: what was kept is older.
+  await slowCache(page, 'hello');
   await page.goto(`${server.url}/jobs/${jobId}/log`);
   await expect(rows(page)).toHaveCount(before + 1);
   await server.stop();
