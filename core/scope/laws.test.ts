@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bareScope } from '../test/own-scope.js';
+import { bareScope, solvedUnder } from '../test/own-scope.js';
 import { readJob } from '../files/read.js';
 import { methods } from '../job/vocabulary.js';
 import { scopeFile } from '../files/scope-file.js';
@@ -243,5 +243,26 @@ test('a pin names its method on every cell it overlaps', () => {
       },
     ),
     { numRuns: 12 },
+  );
+});
+
+// Arithmetic: the cheapest scope obeys pins that say what it does anyway, at the two decimals of a scope file.
+test('the actions of a scope, pinned as its file says them, change no price', () => {
+  const cents = (x: number) => Math.round(x * 100) / 100;
+  fc.assert(
+    fc.property(seeds, (seed) => {
+      const random = randomJob(seed, { length_ft: [30, 60] });
+      const job = { ...random, lines: random.lines.map((line) => ({ ...line, pins: [] })) };
+      const free = solvedUnder(job);
+      const actions = free.lines[0]?.chosen?.layout.actions ?? [];
+      const pins = actions.map(({ from_ft, to_ft, method }) => ({
+        from_ft: cents(from_ft),
+        to_ft: cents(to_ft),
+        method,
+      }));
+      const pinned = solvedUnder({ ...job, lines: job.lines.map((line) => ({ ...line, pins })) });
+      expect([pinned.feasible, pinned.scope, pinned.carried]).toEqual([true, free.scope, free.carried]);
+    }),
+    { numRuns: 25 },
   );
 });

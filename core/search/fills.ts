@@ -15,23 +15,12 @@ export interface LimitedFills {
   readonly through: Float64Array;
 }
 
-/** Adjoining cells that a fill would take with its second option. */
-export interface Cluster {
-  readonly start: number;
-  readonly end: number;
-}
-
-/** Every longest stretch of cells that a fill takes with its second option, if it takes them. */
-export function clustersOf({ fills }: Problem, limits: Limits): Cluster[] {
+/** The cells that a fill takes with its second option, if it takes them. */
+export function takenSecond({ fills }: Problem, limits: Limits): Int32Array {
   const [first, other] = fills.options.map(bit) as [number, number];
-  const found: { start: number; end: number }[] = [];
-  for (let i = 0; i < limits.allowed.length; i++) {
-    if ((takenAt(fills, limits, i) & (first | other)) !== other) continue;
-    const last = found.at(-1);
-    if (last?.end === i) last.end = i + 1;
-    else found.push({ start: i, end: i + 1 });
-  }
-  return found;
+  return Int32Array.from(limits.allowed.keys()).filter(
+    (i) => (takenAt(fills, limits, i) & (first | other)) === other,
+  );
 }
 
 /** Options that may fill a cell; a cell that neither suits is taken by the fallback option. */

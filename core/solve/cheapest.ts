@@ -2,7 +2,7 @@ import { overlaps } from '../line/intervals.js';
 import type { Candidate } from '../methods/candidates.js';
 import { methodAt, methodBit, methodRegistry } from '../methods/index.js';
 import { byte, int } from '../search/columns.js';
-import { clustersOf, type Cluster } from '../search/fills.js';
+import { takenSecond } from '../search/fills.js';
 import { cheapestWithCharges } from '../search/fixed-charges.js';
 import type { Limits, Path } from '../search/problem.js';
 import type { Arrives, Departs, HoleLevel } from '../track/joins.js';
@@ -141,48 +141,43 @@ const leavesMarked = ({ problem }: Prepared, { steps }: Path): boolean =>
   );
 
 /**
- * The best path with its cleaning. A visit is charged from the insertion point to the farthest cleaned place, so its
+ * The best path with its cleaning. A visit is charged from the insertion point to the farthest cleaned cell, so its
  * cost depends on the first and last of them. With cleaning free everywhere, the path bounds any choice; then its first
- * or last cleaned place is removed, as long as that bound stays below `most` and below the best found.
+ * or last cleaned cell is removed, as long as that bound stays below `most` and below the best found.
  */
 function cheapestCleaning(line: Prepared, limits: Limits, most: number): Cleaned | undefined {
   const { problem, cleaning } = line;
-  const clusters = clustersOf(problem, limits);
+  const dirty = takenSecond(problem, limits);
   let best: Cleaned | undefined;
   const asked = new Set<string>();
   const visit = (first: number, last: number): void => {
     if (asked.has(`${first} ${last}`)) return;
     asked.add(`${first} ${last}`);
-    const secondMay = maskOf(clusters.slice(first, last + 1), limits.allowed.length);
+    const secondMay = maskOf(dirty.slice(first, last + 1), limits.allowed.length);
     const path = holesApart(line, { ...limits, secondMay }, most, best?.cost);
     if (!path) return;
-    const cleaned = clusters.flatMap((cluster, k) => (isCleanedIn(line, path, cluster) ? [k] : []));
-    const [head, tail] = [cleaned[0], cleaned.at(-1)];
-    if (head === undefined || tail === undefined) {
+    const filled = new Set(filledBy(line, path));
+    const head = dirty.findIndex((i) => filled.has(i));
+    if (head < 0) {
       best = { ...path, visit: undefined };
       return;
     }
-    const from = cleaning.visitTo(clusters[head]?.start ?? 0, clusters[tail]?.end ?? 0);
+    const tail = dirty.findLastIndex((i) => filled.has(i));
+    const from = cleaning.visitTo(int(dirty, head), int(dirty, tail) + 1);
     const cost = path.cost + cleaning.costOf(from);
     if (cost <= most && (!best || cost < best.cost)) best = { ...path, cost, visit: from };
     visit(head + 1, last);
     if (tail > first) visit(first, tail - 1);
   };
-  visit(0, clusters.length - 1);
+  visit(0, dirty.length - 1);
   return best;
 }
 
-function maskOf(clusters: readonly Cluster[], cells: number): Uint8Array {
+function maskOf(these: Int32Array, cells: number): Uint8Array {
   const mask = new Uint8Array(cells);
-  for (const { start, end } of clusters) mask.fill(1, start, end);
+  for (const i of these) mask[i] = 1;
   return mask;
 }
-
-/** Whether a gap of the path includes any cell of a place that has to be cleaned. */
-const isCleanedIn = ({ problem }: Prepared, { steps }: Path, { start, end }: Cluster): boolean =>
-  steps.some(
-    ({ from, to, move }) => move < 0 && int(problem.cellOf, from) < end && int(problem.cellOf, to) > start,
-  );
 
 function planOf(line: Prepared, limits: OwnLimits | undefined, path: Cleaned): Plan {
   const { traits, levels, possible, problem } = line;

@@ -45,9 +45,9 @@ const uncuredOf = (plan: Plan, own: Prepared | undefined): number =>
     plan.uncured[k] ? uncured(to_ft - from_ft) : 0,
   );
 
-type Favored = 'burst' | 'slope' | 'long dig';
+type Favored = 'burst' | 'slope' | 'long dig' | 'dirt half dug out';
 const favoredBy = (seed: number): Favored | undefined =>
-  (({ 5: 'slope', 10: 'burst', 25: 'long dig' }) as const)[seed % 60];
+  (({ 5: 'slope', 10: 'burst', 25: 'long dig', 35: 'dirt half dug out' }) as const)[seed % 60];
 
 /** Prices, rules and ground that favor bursting, sloped sides or a long dig, with something that must be cured. */
 function favoring(job: Job, what: Favored): Job {
@@ -90,10 +90,20 @@ function withBadPipe(line: Job['lines'][number], what: Favored): Job['lines'][nu
     finding: 'broken',
     ...(what === 'long dig' ? { reading_ft: 0.6, to_ft: length - 0.6 } : { reading_ft: length / 2 }),
   } as const;
+  const dirt = {
+    id: 'dirt',
+    kind: 'finding',
+    finding: 'deposit',
+    of: 'grease',
+    percent: 60,
+    reading_ft: 0.1 * length,
+    to_ft: 0.6 * length,
+  } as const;
+  const dirty = what === 'dirt half dug out' ? [dirt] : [];
   const depths = [{ station_ft: 0, invert_ft: what === 'burst' ? 3.6 : 4.3 }];
   const points = line.points.filter(({ kind }) => kind === 'cleanout' || kind === 'main');
   const ground = { surfaces: [], owners: [], noDig: [], crossings: [], depths, points };
-  return { ...line, ...ground, pins: [], soil: 'A', runs: [{ ...run, entries: [end, bad] }] };
+  return { ...line, ...ground, pins: [], soil: 'A', runs: [{ ...run, entries: [end, bad, ...dirty] }] };
 }
 
 /** Coverage of the jobs so far, so that no kind of cost is missed by chance. */
@@ -187,6 +197,10 @@ test.each(seeds.map((seed) => [seed]))(
         cells.some(({ method }) => method === 'clean'),
       );
       for (const { protection } of holes) meet(`a hole held by ${protection}`, true);
+      meet(
+        'dirt cleaned up to new pipe',
+        favored === 'dirt half dug out' && actions.some(({ from_ft }) => plan.visit?.to_ft === from_ft),
+      );
       for (const action of actions) {
         const { kind, fittings } = workOf(action.method);
         for (const fitting of fittings?.(track, action) ?? []) meet(`a ${fitting.kind} in a ${kind}`, true);
@@ -210,6 +224,7 @@ test('between them the jobs held every kind of cost that the search weighs', () 
     'old pipe left between two repairs',
     'roots left',
     'cleaned',
+    'dirt cleaned up to new pipe',
     'refused altogether',
     'something left uncured',
     'a hole held by none',

@@ -1,7 +1,7 @@
 import type { Pin } from '../job/schema.js';
-import { tolerance } from '../units.js';
+import { sameStation_ft } from '../units.js';
 import type { Method } from '../job/vocabulary.js';
-import type { Interval } from '../line/intervals.js';
+import { overlap, type Interval } from '../line/intervals.js';
 import { resolveStretch, type LineModel } from '../line/model.js';
 import { everyMethod, methodBit, methodRegistry, methodRow } from '../methods/index.js';
 import { int } from '../search/columns.js';
@@ -67,7 +67,10 @@ export const forbidding = (method: Method, { from_ft, to_ft }: Interval): Restri
   allowed: without([method]),
 });
 
-/** Methods each cell may take: restrictions applied to the masks of the track's obligations. */
+/**
+ * Methods each cell may take: restrictions applied to the masks of the track's obligations. A pin made from a scope file,
+ * whose stations are rounded, is not one on the next cell as well.
+ */
 export function allowedUnder(
   { cells }: Track,
   masks: Int32Array,
@@ -77,7 +80,7 @@ export function allowedUnder(
   const allowed = Int32Array.from(masks);
   for (const pin of restrictions) {
     cells.forEach((cell, i) => {
-      if (Math.min(cell.to_ft, pin.to_ft) - Math.max(cell.from_ft, pin.from_ft) > tolerance.ft) {
+      if (overlap(cell, pin) > Math.min(sameStation_ft, (cell.to_ft - cell.from_ft) / 2)) {
         allowed[i] = int(allowed, i) & pin.allowed;
       }
     });

@@ -272,8 +272,17 @@ function writeGaps(writing: Writing, duties: ReturnType<typeof dutiesOf>, roots:
       at[to]?.into.push(name);
       at[to]?.gapsInto.push(name);
       if (cleaned.length > 0) p.most(`${name} - ${setting('clean')}`, 0);
-      for (const { from, until, names } of visits)
-        if (from < end && until > start) p.most(`${name}${p.sum(names, '-')}`, 0);
+      const first = inside.findIndex(({ leave }) => !leave);
+      const farthest = inside.findLastIndex(({ leave }) => !leave);
+      const reaching = visits.filter((each) => each.from <= start + first && each.to >= start + farthest);
+      if (cleaned.length > 0)
+        p.most(
+          `${name}${p.sum(
+            reaching.map((each) => each.name),
+            '-',
+          )}`,
+          0,
+        );
       if (inside.some(({ rooted }) => rooted)) p.most(`${name} - ${roots}`, 0);
       const feet = inside.filter((each) => each.uncured).reduce((sum, cell) => sum + hundredths(cell), 0);
       if (feet > 0) uncured.push([name, feet]);
@@ -284,30 +293,24 @@ function writeGaps(writing: Writing, duties: ReturnType<typeof dutiesOf>, roots:
 /** Feet to a hundredth, as the product counts uncured feet. */
 export const hundredths = ({ a, b }: GapCell) => Math.max(1, Math.round((b - a) * 100)) / 100;
 
-/**
- * Cleaning visits: at most one, from an insertion point to everything between two cleaned places. For each place, by
- * its cells, the visits that reach it.
- */
-function writeVisits(writing: Writing, judged: readonly GapCell[]) {
-  const { p, line, L, factor } = writing;
-  const places: { from: number; until: number; names: string[] }[] = [];
-  judged.forEach(({ leave, clean }, i) => {
-    if (leave || !clean) return;
-    const known = places[places.length - 1];
-    if (known?.until === i) known.until = i + 1;
-    else places.push({ from: i, until: i + 1, names: [] });
-  });
-  const names: string[] = [];
-  places.forEach(({ from }, i) => {
-    for (let j = i; j < places.length; j++) {
-      const [low, high] = [line.breaks[from] ?? 0, line.breaks[places[j]?.until ?? 0] ?? 0];
-      const name = p.use(`${L}v_${i}_${j}`, factor * visitCost(line, low, high));
-      names.push(name);
-      for (const place of places.slice(i, j + 1)) place.names.push(name);
-    }
-  });
-  if (names.length > 1) p.most(p.sum(names), 1);
-  return places;
+interface Visit {
+  /** First and last cell to be cleaned. */
+  readonly from: number;
+  readonly to: number;
+  readonly name: string;
+}
+
+/** Cleaning visits: at most one, from an insertion point to everything between two cleaned cells. */
+function writeVisits({ p, line, L, factor }: Writing, judged: readonly GapCell[]): Visit[] {
+  const dirty = judged.flatMap(({ leave, clean }, i) => (leave || !clean ? [] : [i]));
+  const visits = dirty.flatMap((from, i) =>
+    dirty.slice(i).map((to): Visit => {
+      const cost = visitCost(line, line.breaks[from] ?? 0, line.breaks[to + 1] ?? 0);
+      return { from, to, name: p.use(`${L}v_${from}_${to}`, factor * cost) };
+    }),
+  );
+  if (visits.length > 1) p.most(p.sum(visits.map(({ name }) => name)), 1);
+  return visits;
 }
 
 /** From the cheapest access point that takes the tool; where none does, from the camera's. */
