@@ -76,11 +76,13 @@ function becauseOf(track: Track, stretch: Interval & { seen: boolean }, method: 
     ({ id, place, grade }) => grade > 1 && overlaps(place, stretch) && !explained.has(id),
   );
   const cleaned = method === 'clean' && track.cells.some((cell) => cell.mustClean && overlaps(cell, stretch));
-  return [
+  const whys = [
     ...duties.map(({ why }) => why),
     ...never.map(({ why }) => `${why}; not possible here`),
     ...found.map(sayJudged),
     ...(cleaned ? ['roots or deposit here are at least cleaned'] : []),
     ...(stretch.seen ? [] : ['not seen: nothing is known of this pipe']),
   ];
+  // Parts of one obligation say the same.
+  return [...new Set(whys)];
 }

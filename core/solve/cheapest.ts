@@ -1,4 +1,4 @@
-import { overlaps } from '../line/intervals.js';
+import { overlaps, type Interval } from '../line/intervals.js';
 import type { Candidate } from '../methods/candidates.js';
 import { methodAt, methodBit, methodRegistry } from '../methods/index.js';
 import { byte, int } from '../search/columns.js';
@@ -6,6 +6,7 @@ import { takenSecond } from '../search/fills.js';
 import { cheapestWithCharges } from '../search/fixed-charges.js';
 import type { Limits, Path } from '../search/problem.js';
 import type { Arrives, Departs, HoleLevel } from '../track/joins.js';
+import { stationOf } from '../track/track.js';
 import type { CleaningVisit } from '../prepare/cleaning.js';
 import { holesApart, isBetter } from './holes-apart.js';
 import { micro, type Prepared } from '../prepare/prepare.js';
@@ -87,13 +88,25 @@ export function isSolvable(line: Prepared, restrictions: readonly Restriction[])
   return [true, false].some((marked) => holesApart(line, { ...limits, marked }) !== undefined);
 }
 
-/** The cells that must be cured and cannot be, whatever it costs and without any pin. */
-export function uncurable(line: Prepared): Uint8Array {
+/** What is possible at most on a line, whatever it costs and without any pin. */
+export interface AtMost {
+  /** By cell: it must be cured and cannot be. */
+  readonly uncured: Uint8Array;
+  /** Where something is done. */
+  readonly work: readonly Interval[];
+}
+
+export function atMost(line: Prepared): AtMost {
+  const { track } = line.possible;
   const limits = { ...limitsOf(line, []), options: everyOption(line), marked: true };
   const path = holesApart(line, limits);
-  const left = new Uint8Array(line.possible.track.cells.length);
-  if (path) for (const i of filledBy(line, path)) left[i] = byte(path.unsuited, i);
-  return left;
+  const uncured = new Uint8Array(track.cells.length);
+  if (!path) return { uncured, work: [] };
+  for (const i of filledBy(line, path)) uncured[i] = byte(path.unsuited, i);
+  const work = path.steps
+    .filter(({ move }) => move >= 0)
+    .map(({ from, to }) => ({ from_ft: stationOf(track, from), to_ft: stationOf(track, to) }));
+  return { uncured, work };
 }
 
 /** The cells that a path fills without a move. */

@@ -66,3 +66,22 @@ test('on a line too flat to take a belly out, what is broken in it is repaired, 
     ['e2', 'not-enough-fall'],
   ]);
 });
+
+// A valve under whose cover alone there is room to dig: opening it there, which renews too little to count as renewing, is
+// what the liner under the building needs.
+test('renewing gives way where a place that failed needs it to, also away from that place', () => {
+  const behindValve = spokenJob('Behind a valve', ['60 main', '3 blister 26%', '22 broken', '58 collapse'], {
+    pipe: { material: 'fibre', diameter_in: 4, piece_ft: 2 },
+    points: [
+      { id: 'CO1', kind: 'cleanout', diameter_in: 6, ways: 2, faces: 'upstream', riser_ft: 2 },
+      { id: 'MAIN', kind: 'main' },
+      { id: 'V', kind: 'valve', station_ft: 37.4 },
+    ],
+    depths: deep(3.8, 7.4, 60),
+    surfaces: [{ from_ft: 0, to_ft: 36.4, kind: 'building' }],
+    noDig: [{ from_ft: 41, to_ft: 48.2, why: 'porch' }],
+    soil: 'rock',
+  });
+  for (const school of ['maintain', 'repair', 'renew'] as const)
+    expect([school, curedBy(lineUnder(behindValve, school), 4)]).toEqual([school, ['e3', 'e4']]);
+});

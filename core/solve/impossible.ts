@@ -3,7 +3,7 @@ import { oncePer } from '../once-per.js';
 import { trackUnder } from '../prepare/track-of.js';
 import { prepareOn, type Prepared } from '../prepare/prepare.js';
 import type { Obligation, Obligations } from '../track/track.js';
-import { uncurable } from './cheapest.js';
+import { atMost } from './cheapest.js';
 
 /**
  * A line without the obligations that nothing could meet if each were the only one, pins aside: a belly that no slope
@@ -21,20 +21,26 @@ export const withoutImpossible = oncePer((line: Prepared): Prepared => {
     ),
   );
   const possible = setAside(line, (duty) => (suspects.has(duty) ? impossiblePart(line, duty) : []));
-  const { obligations, rules } = possible.possible.track;
-  const about = union(
-    uncurableOn(possible)
-      .filter((each) => obligations.cured.some((duty) => !isOfStretch(duty) && overlaps(duty.place, each)))
-      .map(({ from_ft, to_ft }) => ({
-        from_ft: from_ft - rules.leastNewPipe_ft,
-        to_ft: to_ft + rules.leastNewPipe_ft,
-      })),
-  );
+  const about = toCure(possible, uncurableOn(possible));
   return setAside(possible, (duty) => {
     if (!isOfStretch(duty) || !meets(duty, about)) return [];
     return duty.whole ? [duty.place] : intersect([duty.place], about);
   });
 });
+
+/** What it takes to cure the places left uncured, each by itself: room around them, and wherever else it needs work. */
+function toCure(line: Prepared, uncured: readonly Interval[]): Interval[] {
+  const { obligations, rules } = line.possible.track;
+  const places = obligations.cured.filter((duty) => !isOfStretch(duty) && meets(duty, uncured));
+  if (places.length === 0) return [];
+  const around = uncured
+    .filter((each) => places.some(({ place }) => overlaps(place, each)))
+    .map(({ from_ft, to_ft }) => ({
+      from_ft: from_ft - rules.leastNewPipe_ft,
+      to_ft: to_ft + rules.leastNewPipe_ft,
+    }));
+  return union([...around, ...atMost(preparedFor(line, places)).work]);
+}
 
 /** Wanted of a stretch with several findings: one repair, or new pipe throughout. */
 const isOfStretch = ({ finding }: Obligation): boolean => finding === undefined;
@@ -99,7 +105,7 @@ const preparedUnder = ({ possible }: Prepared, duties: Obligations): Prepared =>
 function preparedFor(line: Prepared, duties: readonly Obligation[]): Prepared {
   const { cured, cleaned } = line.possible.track.obligations;
   return preparedUnder(line, {
-    cured: [...duties, ...cured.filter(isLeftToOthers)],
+    cured: [...new Set([...duties, ...cured.filter(isLeftToOthers)])],
     cleaned,
     impossible: [],
   });
@@ -107,6 +113,6 @@ function preparedFor(line: Prepared, duties: readonly Obligation[]): Prepared {
 
 /** Stretches that must be cured and that no plan cures. */
 function uncurableOn(line: Prepared): Interval[] {
-  const left = uncurable(line);
-  return union(line.possible.track.cells.filter((_, i) => left[i] === 1));
+  const { uncured } = atMost(line);
+  return union(line.possible.track.cells.filter((_, i) => uncured[i] === 1));
 }
