@@ -382,7 +382,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "15'6", "15'-6"
   [
-    /\b(\d+)\s*['’′]-?(1[01]|\d)(?:\s*["”″])?(?![\d.:/%]|\s*(?:%|percent|o'?\s?clock))/g,
+    /\b(\d+)\s*['’′]-?(1[01]|\d)(?:\s*["”″]|(?!\s*["”″]))(?![\d/%]|[.:]\d|\s*(?:%|percent|o'?\s?clock))/g,
     ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
   ],
   // "10..16", "10...16": a stretch.

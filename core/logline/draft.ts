@@ -22,6 +22,8 @@ export interface UnassignedNumber {
   readonly at?: true;
   /** "31 3/4": a place, or a place and inches. */
   readonly mixed?: { readonly whole: string; readonly part: string };
+  /** "48 ft 1/2 in": a place, or a place and a size. */
+  readonly apart?: { readonly feet: number; readonly inches: number };
   /** The first end of a stretch. */
   readonly range?: true;
 }

@@ -136,8 +136,8 @@ function settle(draft: Draft, { context, known, spoken }: Finishing): void {
   if (draft.onceMore) repeat(draft, known, context);
   settleWeak(draft);
   settleServed(draft, spoken);
-  if (draft.ofWater && draft.kind === undefined && draft.fields.inches !== undefined)
-    draft.finding ??= 'belly';
+  const isDeep = draft.fields.inches !== undefined || draft.numbers.some(({ apart }) => apart);
+  if (draft.ofWater && draft.kind === undefined && isDeep) draft.finding ??= 'belly';
   settleDiameters(draft);
   settleDegrees(draft);
   settleFall(draft);

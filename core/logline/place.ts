@@ -56,6 +56,19 @@ export function takePlace(
     else if (!Array.isArray(fields.clock)) fields.clock = bareHour.side;
     return bareHour.value;
   }
+  if (given?.apart && isInInches(draft) && fields.inches === undefined) {
+    const { feet, inches } = given.apart;
+    // "gap 48 ft 1/2 in": no counter shows fractions of an inch, so they are its size; "48 ft 2 in of water" is no place.
+    if ((!Number.isInteger(inches) || draft.ofWater) && inches <= usualSize_in) {
+      fields.inches = inches;
+      return feet;
+    }
+    if (inches > 0 && inches <= smallSize_in && draft.numbers.length === 0)
+      ask(fail, given, [
+        [`at ${feet} ft ${inches} in`, `at ${given.value.toFixed(2)}`],
+        [`${inches} in, at ${feet} ft`, `${feet}, ${inches} in`],
+      ]);
+  }
   if (given?.mixed && isInInches(draft) && fields.inches === undefined) {
     const { whole, part } = given.mixed;
     ask(fail, given, [
@@ -95,7 +108,8 @@ function placeAmong(draft: Draft, elsewhere: boolean, tied: boolean): Unassigned
             placed ||
             // A stop has no measure.
             kind === 'stop' ||
-            (!fraction && (kind === 'change' || Number.isInteger(value) || value > 12)),
+            (!fraction &&
+              (kind === 'change' || Number.isInteger(value) || value > 12 || isNoSize(draft, value))),
         ))
   );
 }
@@ -116,6 +130,18 @@ const isNoMeasure = (draft: Draft, { value, fraction }: UnassignedNumber): boole
   if (finding !== undefined) return kindOf(finding).grading?.measure !== 'percent';
   return kind !== 'locate' && kind !== 'test' && !isBend(draft);
 };
+
+/** Wider than a joint is open or out of line, in. */
+const usualSize_in = 4;
+
+/** As much as a joint is usually open or out of line, in: with feet before it, as likely a part of the place. */
+const smallSize_in = 2;
+
+/** "collapse 10.5", "gap 9 1/2", "tap 9.5": no hour is said so, and nothing of the kind measures that. */
+const isNoSize = (draft: Draft, value: number): boolean =>
+  draft.finding === undefined
+    ? draft.kind === 'point' && ![...usualBends, ...branchBores_in].includes(value) && !isDrop(draft)
+    : !isInInches(draft) || draft.fields.inches !== undefined || value > usualSize_in;
 
 /** Found by looking: measured in inches. */
 const isInInches = ({ finding }: Draft): boolean =>

@@ -41,6 +41,8 @@ const ofBore = String.raw`(?:%|percent\b)(?:\s+(?:full(?!\s+of\b)|blocked|blocka
 const ordered = (a: number, b: number): [number, number] => (a <= b ? [a, b] : [b, a]);
 const clockOrNumber = String.raw`(?:${clockTime}(?![\d.])|${number})`;
 const toPosition = (text: string): number => (text.includes(':') ? toClock(text) : toNumber(text));
+/** "at 10 1/2": no hour. */
+const mixed = String.raw`\s+\d\/\d+(?!\d|\s*${inchMark})`;
 const notMore = String.raw`(?![\d:%\/]|\.\d)`;
 
 /** Numbers with a unit or a measuring word, then bare ones: the first match is taken. */
@@ -233,7 +235,7 @@ export const tokens: readonly Token[] = [
     (_, [time]) => `a time in the video? Say “video ${time.replace(/^at\s+/i, '')}”, or “2:30 o’clock”`,
   ),
   token(
-    String.raw`(?:at|@)\s*(${clockTime})(?:\s*${dash}\s*(${clockTime}))?(\s*o['’]?clock)?${notMore}(?!\s*(?:${footMark}|${inchMark}|percent))`,
+    String.raw`(?:at|@)\s*(${clockTime})(?:\s*${dash}\s*(${clockTime}))?(\s*o['’]?clock)?${notMore}(?!\s*(?:${footMark}|${inchMark}|percent)|${mixed})`,
     atHour,
   ),
   token(
@@ -343,6 +345,9 @@ const widestPipe_in = 24;
 
 const saysFeet = new RegExp(String.raw`${footMark}|\d\s*['’′]`, 'i');
 
+/** "48 ft 1/2 in". */
+const inchesApart = new RegExp(String.raw`^(\d+)\s*${footMark}\s*(${number})\s*${inchMark}`, 'i');
+
 function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: number): undefined {
   const value = toFeet(text);
   const feet = saysFeet.test(text);
@@ -367,11 +372,13 @@ function bareNumber(draft: Draft, [whole, text = '']: RegExpExecArray, at: numbe
   const placed = feet || /^(?:at|@)/i.test(whole);
   const size = !(feet || (placed && value > 12)) && (named(draft) || fraction);
   const [, ones, part] = /^(\d+)\s+(\d+\/\d+)$/.exec(text.trim()) ?? [];
+  const apart = inchesApart.exec(text);
   draft.numbers.push({
     ...{ value, from: at, to: at + whole.trimEnd().length, size, feet, fraction, placed },
     ...(placed && !feet ? { at: true as const } : {}),
     ...(named(draft) && !/^(?:at|@)/i.test(whole) ? { fromNoun: true as const } : {}),
     ...(ones !== undefined && part !== undefined ? { mixed: { whole: ones, part } } : {}),
+    ...(apart ? { apart: { feet: Number(apart[1]), inches: toNumber(apart[2] ?? '') } } : {}),
   });
 }
 

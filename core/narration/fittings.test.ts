@@ -120,3 +120,14 @@ test('a fitting only near by, one known already, or one along a stretch is not w
   expect(typed('39 it turns into multiple fractures')).toEqual([{ is: 'crack', at: 39 }]);
   expect(said("Twelve, there's a root tap.").map(({ is }) => is)).toEqual(['roots']);
 });
+
+test('a share said after a tap that sticks in, or after what is in it, is not of the tap', () => {
+  for (const lines of [
+    ["So at fifty three we have an intruding tap. I'd say forty percent."],
+    ['At fifty three the tap sticks in.', 'Maybe forty percent.'],
+    ["At fifty three there's roots in the wye. About forty percent."],
+  ]) {
+    const findings = said(...lines).filter(({ is }) => is === 'intrusion' || is === 'roots');
+    expect([lines, findings]).toEqual([lines, [expect.objectContaining({ percent: 40 })]]);
+  }
+});

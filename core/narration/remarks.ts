@@ -360,6 +360,17 @@ const sizeAlone = /^\W*(?:(?:pretty|real|really|very|kind\s+of|fairly)\s+)*[a-z]
 const somethingElse =
   /^\W*(?:(?:and|then|so)\s+)*(?:there's|there\s+is|we've\s+got|i've\s+got|i\s+see)\s+an?\s/i;
 
+/** "The tap sticks in. About forty percent.": of what is wrong with the point, where that was named beside it. */
+function measured({ items }: Talk, { percent, inches }: Record<string, unknown>): NarrationItem | undefined {
+  const last = items.at(-1);
+  const isOfFinding = percent !== undefined || (typeof inches === 'number' && inches < leastBranch_in);
+  if (last?.entry.kind !== 'point' || !isOfFinding) return undefined;
+  return items.findLast(
+    ({ entry, sentence }) =>
+      entry.kind === 'finding' && entry.reading_ft === last.entry.reading_ft && sentence === last.sentence,
+  );
+}
+
 /** "It goes all the way round", "about two inches of water": applies to the newest thing it fits. */
 function completes(talk: Talk, said: SentenceState, draft: Draft, text: string): void {
   const more = Object.fromEntries(
@@ -380,7 +391,8 @@ function completes(talk: Talk, said: SentenceState, draft: Draft, text: string):
   const ofWater = 'inches' in more && /\bwater\b/i.test(text);
   const item = ofWater
     ? newest(talk, (entry) => entry.kind === 'finding' && entry.finding === 'belly')
-    : (talk.items.findLast(({ entry }) => entry.kind !== 'hidden' && entry.kind !== 'stop') ??
+    : (measured(talk, more) ??
+      talk.items.findLast(({ entry }) => entry.kind !== 'hidden' && entry.kind !== 'stop') ??
       talk.items.at(-1));
   if (!item) return;
   const completed = [item, ...alsoMeant(talk, item, said.sentence.text)].filter((each) =>

@@ -97,7 +97,7 @@ const either: Idiom = [
 
 /** "a quarter, well, three eighths": between the two, and no hour. */
 const eitherFraction: Idiom = [
-  g(String.raw`(?<![\d/.])(\d\/\d{1,2})\s*,\s*(\d\/\d{1,2})\s*${inchMark}`),
+  g(String.raw`(?<![\d/.]|\d\s)(\d\/\d{1,2})\s*,\s*(\d\/\d{1,2})\s*${inchMark}`),
   ([, one = '', other = '']) => `${one}-${other} in`,
 ];
 

@@ -227,7 +227,7 @@ const share: Readonly<Record<string, number>> = { h: 2, q: 4, f: 4, t: 3, e: 8, 
 const under = (text: string): number => (/^fi/i.test(text) ? 5 : (share[text.charAt(0).toLowerCase()] ?? 2));
 const over = (text: string | undefined): number => (/^\d/.test(text ?? '') ? Number(text) : 1);
 const round = (value: number): string => String(Math.round(value * 1000) / 1000);
-const article = String.raw`(?:(an?|one|(?<![\d.])[1-9])[\s-]+)?`;
+const article = String.raw`(?:(an?|one|(?<![\d./])[1-9])[\s-]+)?`;
 const ofPipe = String.raw`(?:full|blocked|closed|plugged|filled|obstructed|choked|under\s+water|underwater|submerged|(?:of\s+)?(?:the\s+)?(?:pipe|way|line|opening|bore|diameter|cross[\s-]section)(?:\s+(?:full|up|blocked|closed|gone))*)\b`;
 
 const g = (pattern: string) => new RegExp(pattern, 'gi');
@@ -253,7 +253,10 @@ const fractionSteps: readonly [RegExp, (match: RegExpExecArray, before: string) 
     ([, count, of = '']) => `${Math.round((100 * over(count)) / under(of))}%`,
   ],
   [
-    g(String.raw`(?<![\d./])([1-9])/([2-9]|16)\s+${ofPipe}`),
+    // "42 1/2 pipe is broken": a place, not half of the pipe.
+    g(
+      String.raw`(?<![\d./])([1-9])/([2-9]|16)(?!(?<=\d\s+\d/\d+)\s+(?:pipe|line)\s+(?!full|up|blocked|closed|gone|of)\w)\s+${ofPipe}`,
+    ),
     ([, count = '', of = '']) => `${Math.round((100 * Number(count)) / Number(of))}%`,
   ],
   // "quarter inch, maybe three eighths": said of inches alone.
