@@ -1,7 +1,7 @@
 import { placeFirst, type Idiom } from './traced-text.js';
 
 /** A depth in feet, or feet and inches. */
-const deep = String.raw`\d{1,2}(?:\.\d+)?\s*(?:(?:feet|foot|ft)\b|['’])(?:\s*\d{1,2}\s*(?:in(?:ch(?:es)?)?\b|"))?`;
+const deep = String.raw`\d{1,2}(?:\.\d+|\s+[13]\/[24])?\s*(?:(?:feet|foot|ft)\b|['’])(?:\s*\d{1,2}\s*(?:in(?:ch(?:es)?)?\b|"))?`;
 const atPlace = String.raw`^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft))?\s*,?\s+`;
 
 const reading = String.raw`~?\d+(?:\.\d+)?`;
@@ -18,6 +18,14 @@ const mostSpread_ft = 2;
 
 /** The depth of a locate, once numbers are digits. */
 export const depthFigures: readonly Idiom[] = [
+  // "34 6 ft down", "34 down 6 ft"
+  [
+    new RegExp(
+      String.raw`(?:\bdown\s+(${deep})|(${deep})\s+down\b)${ends}(?<=^\s*(?:at\s+)?~?(?:1[6-9]|[2-9]\d|\d{3})(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?\s*,?\s+(?:down\s+)?${deep}(?:\s+down)?)`,
+      'gi',
+    ),
+    ([, one, other = '']) => `depth ${one ?? other}`,
+  ],
   // "depth 5-4", "6-2 deep": feet and inches, where it is no range from less to more.
   [
     /(?<=(?:^|[\s,;])(?:depth|sonde|locat(?:e|ed|or)|dp|d)\s*[=:]?\s*(?:(?:is|at|reads|says)\s+)?)(\d{1,2})\s*-\s*(\d|1[01])(?=\s*(?:$|[,;]|deep\b|down\b))|(?<=\d\s+)(\d{1,2})-(\d|1[01])(?=\s+deep\b)/gi,
@@ -219,7 +227,7 @@ export const depthFigures: readonly Idiom[] = [
   ],
   // "locate, four ten": feet and inches.
   [
-    /(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)(?:\s+(?:it|that|this|there|here))?\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's|it\s+at|~)\s*)*)(\d|1[0-5])\s+(1[01]|\d)(?=\s*(?:$|[,;.]|deep\b|down\b))/gi,
+    /(?<=\b(?:locat(?:e|ed|es|ing)|sonde|locator)(?:\s+(?:it|that|this|there|here))?\s*[,:]?\s*(?:(?:at|is|says|reads|about|it's|it\s+at|~)\s*)*)(\d|1[0-5])\s+(1[01]|\d)(?=\s*(?:$|[,;]|\.(?!\d)|deep\b|down\b))/gi,
     ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
   ],
   // "depth at the 41 is 5 8"

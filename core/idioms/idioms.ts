@@ -220,7 +220,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "right at seventy nine" is not a side of the pipe.
   [
-    /(?<!\b(?:on|to|from)\s+(?:the|your|our|my|its)\s+|\b(?:hard|sharp|slight|easy)\s+|\b(?:bend|turn|elbow|ell)\s+(?:11\.25|22\.5|22|45|60|90)\s+|\b(?:turns|bends|curves|veers|hooks|swings|jogs|angles|sweeps)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
+    /(?<!\b(?:on|to|from)\s+(?:the|your|our|my|its)\s+|\b(?:hard|sharp|slight|easy)\s+|\b(?:bend|turn|elbow|ell)\s+(?:11\.25|22\.5|22|45|60|90)\s+|\b(?:upper|lower|top|bottom)\s+|\b(?:turns|bends|curves|veers|hooks|swings|jogs|angles|sweeps)\s+)\bright\s+(?=(?:at|about|above|around|below|near|after|before|past|off|now|next|overhead|under(?:neath)?|up|over|in|on|away|as|when|where|by|beside|behind)\b(?!\s+(?:side|hand)))/gi,
     ' ',
   ],
   [/ {2,}/g, ' '],
@@ -426,9 +426,13 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "0 co cap": the counter is zeroed there.
   [/(?<=\b(?:co|cleanout)\s+)cap(?=\s*(?:$|[,;]))/gi, asNote],
-  // "91 wye lt", "53 bend rt"
+  // "91 wye lt", "53 bend rt", "57 saddle 4 in lt", "lt branch"
   [
-    /(?<=\b(?:wye|tee|tap|bend|turn|elbow|ell|22|45|90|branch|lateral|tie-?in|crack|hole|break|broken)\s+)(lt|rt)\b\.?(?=\s*(?:$|[,;]|(?:in\s+use|live|capped|active|dead)\b))/gi,
+    /\b(lt|rt)\b\.?(?=\s*(?:$|[,;)@]|\d|at\b|(?:in\s+use|live|capped|active|dead)\b))(?<=\b(?:wye|tee|tap|saddle|bend|turn|elbow|ell|22|45|90|branch|lateral|tie-?in|crack|hole|break|broken)\b(?:[\s,@]+|\d[\d./]*|['"]|(?:at|ft|feet|in|inch)\b)*\s(?:lt|rt)\.?)/gi,
+    ([, side = '']) => (/^l/i.test(side) ? 'left' : 'right'),
+  ],
+  [
+    /\b(lt|rt)\b\.?(?=\s+(?:\d\s*-?(?:in|inch|")\s+)?(?:wye|tee|tap|saddle|branch|lateral|tie-?in)\b)/gi,
     ([, side = '']) => (/^l/i.test(side) ? 'left' : 'right'),
   ],
   // "61 crk long 6"

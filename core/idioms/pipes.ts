@@ -529,7 +529,7 @@ export const pipeIdioms: readonly Idiom[] = [
   // "cast iron out to 9, clay after that", "cast iron stops at 9, clay from there"
   [
     new RegExp(
-      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|lasts)\s+)?(?:(?:out\s+|up\s+|down\s+|on\s+)*(?:to|until|till)|(?:ends|stops|quits)\s+at)\s+(?:(?:about|around|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?\s*,?\s+(?:(?:and|then|it's|with)\s+)*(?:the\s+|old\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:after\s+(?:that|it)|from\s+(?:there|here|then)(?:\s+on)?|past\s+(?:that|it)|beyond(?:\s+(?:that|it))?|the\s+rest(?:\s+of\s+the\s+way)?)\b`,
+      String.raw`\b(${anyMaterial})(?:\s+pipe)?\s+(?:(?:runs|goes|lasts)\s+)?(?:(?:out\s+|up\s+|down\s+|on\s+)*(?:to|until|till)|(?:ends|stops|quits)\s+at)\s+(?:(?:about|around|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?\s*,?\s+(?:(?:and|then|it's|with)\s+)*(?:the\s+|old\s+)*(${anyMaterial})(?:\s+pipe)?\s+(?:after(?:\s+(?:that|it)|(?=\s*(?:$|[,;])))|from\s+(?:there|here|then)(?:\s+on)?|past\s+(?:that|it)|beyond(?:\s+(?:that|it))?|the\s+rest(?:\s+of\s+the\s+way)?)\b`,
       'gi',
     ),
     ([, near = '', at = '', far = '']) => `at ${at} ft ${near} > ${far}`,

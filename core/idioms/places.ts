@@ -279,7 +279,35 @@ const endsThere = ({ index, input, 1: end = '' }: RegExpExecArray): string | und
   thingAtPlace.test(input.slice(0, index)) ? ` to ${end} ft` : undefined;
 
 /** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
+/** "crack 21, roots 32": whole or half feet past any hour, none of them a bore, a depth or the like. */
+function placedInTurn(list: string): string | undefined {
+  const things = list.split(/[,;]/).map((each) => /^\s*(.*?)\s+([\d.]+)\s*$/.exec(each));
+  const fit = things.every(
+    (thing) =>
+      Number(thing?.[2]) > 12 &&
+      !/\b(?:at|to|from|of|about|by|until|till|depth|deep|and|or|bend|turn|video|length)$/i.test(
+        thing?.[1] ?? '',
+      ),
+  );
+  return fit ? things.map((thing) => `${thing?.[1] ?? ''} at ${thing?.[2] ?? ''}`).join('; ') : undefined;
+}
+
 export const placeFigures: readonly Idiom[] = [
+  // "crack 21, roots 32": each with its place; no share of the pipe.
+  [
+    /^\s*[a-z][a-z ]*\s\d+(?:\.\d+)?(?:\s*[,;]\s*[a-z][a-z ]*\s\d+(?:\.\d+)?)+\s*$/gi,
+    ([list]) => placedInTurn(list),
+  ],
+  // "8 ft of roots from 31 to 39": its ends say how long it is.
+  [
+    /\b\d+(?:\.\d+)?\s*(?:(?:feet|foot|ft)\b|')\s*of\s+(?=[a-z][a-z\s]*\s(?:from|between)\s+\d+(?:\.\d+)?\s*(?:to|and|-)\s*\d)(?<=^\s*(?:about\s+|~\s*)?\d[\d.]*\s*(?:feet|foot|ft|')\s*of\s+)/gi,
+    '',
+  ],
+  // "41 crack, at 3": one thing, at an hour.
+  [
+    /,\s*at\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;]))(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?[\s:,]+(?:\d\s*-?(?:inch\s|in\s|")\s*)?[a-z][a-z\s]*,\s*at\s+\d+)/gi,
+    ([, hour = '']) => ` at ${hour} o'clock`,
+  ],
   // "3, roots, and then at 5 it's clear", "cleans up at 5": where they end.
   [
     /(?:,\s*)?(?:\b(?:and|then|but)\s+)*(?:\b(?:at|by|around)\s+)?(~?\s*\b\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\s*,?\s+(?:it's|it\s+is|they're|they\s+are|that's|it|we're)\s+(?:(?:all|pretty|nice\s+and)\s+)*(?:clear|clean|gone|fine|good\s+again|cleared|cleans|clears|back\s+to\s+normal)(?:\s+(?:up|out|again))*(?=\s*(?:$|[,.;]))/gi,
@@ -856,9 +884,9 @@ export const placeFigures: readonly Idiom[] = [
     /(?:\bat|@)(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?\b(?:[^;,]*|(?!\s*(?:-|to\b))[^;\d]*)(?:\bat|@))\s+(1[0-2]|[1-9])\s+and\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;.]))/gi,
     ([, one = '', other = '']) => `${one} o'clock and ${other} o'clock`,
   ],
-  // "22 to 30 1/2 in of water": both ends, then its inches.
+  // "22 to 30 1/2 in of water", "between 22 and 30 1/2 in": both ends, then its inches.
   [
-    /(\d\s*(?:-|to)\s*(?:1[3-9]|[2-9]\d|\d{3}))\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")/gi,
+    /(\d\s*(?:[-–]|to|thr(?:ough|u)|till?|until|and|ends(?:\s+at)?)\s*(?:1[3-9]|[2-9]\d|\d{3}))\s+(\d\/\d{1,2})\s*(?:in(?:ch(?:es)?)?\b|")/gi,
     ([, ends = '', part = '']) => `${ends}, ${part} in`,
   ],
   [

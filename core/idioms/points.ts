@@ -458,7 +458,15 @@ export const pointIdioms: readonly Idiom[] = [
     ),
     ([, tree = '']) => `tree ${quoted(tree)} `,
   ],
-  [/\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi, ' '],
+  // "54 invert 9 feet": how deep the pipe lies.
+  [
+    /\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d{1,2}(?:\.\d+|\s+[13]\/[24])?\s*(?:feet|foot|ft|'))(?<=^\s*(?:at\s+)?~?\d+(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?[\s,:]+(?:the\s+)?invert\s[^;]*)/gi,
+    'depth ',
+  ],
+  [
+    /(?<!\b(?:in|at|on|along)\s+(?:the\s+)?)\b(?:the\s+)?invert\s+(?:(?:is|at|about|~)\s*)*(?=\d+(?:\.\d+)?\s*(?:feet|foot|ft|'))/gi,
+    ' ',
+  ],
   doubleBend,
 ];
 

@@ -1,5 +1,12 @@
+import { findingRows } from '../findings/kinds.js';
 import { anyMaterial } from './pipes.js';
 import { quoted, type Idiom } from './traced-text.js';
+
+const findingWords = new Set(
+  findingRows.flatMap(({ spoken }) => spoken.map((each) => (typeof each === 'string' ? each : each[0]))),
+);
+const isFinding = (word: string): boolean =>
+  [word, word.replace(/s$/i, '')].some((each) => findingWords.has(each.toLowerCase()));
 
 /**
  * Numbers before a thing as places, where they can be nothing else: three in order, or two apart from each other of which
@@ -91,6 +98,14 @@ export const separatorIdioms: readonly Idiom[] = [
   // "roots & crack", "roots / crack"
   [/(?<=[a-z%"\d])\s*[&+]\s*(?=[a-z])/gi, ' and '],
   [new RegExp(String.raw`(?<!\b${anyMaterial})\s+/\s+(?!${anyMaterial}\b)(?=[a-z])`, 'gi'), ' and '],
+  // "roots/offset": both are there.
+  [
+    /\b([a-z]+)\/([a-z]+)\b/gi,
+    ([, one = '', other = '']) =>
+      (isFinding(one) || /^(?:pipe|joint)$/i.test(one)) && isFinding(other)
+        ? `${one} and ${other}`
+        : undefined,
+  ],
   // "41 -> 38 roots", "41 roots -> 38": a stretch; "41 -> roots": the arrow only points.
   [
     new RegExp(

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { short } from '../test/in-short.js';
 import type { LogContext } from './context.js';
 import { parseLogLine } from './parse.js';
 
@@ -107,3 +108,67 @@ test.each(['42\' 1" offset', '42 ft 2 in belly', 'separated joint at 42 ft 1 in'
     }
   },
 );
+
+const roots = { is: 'roots' };
+const belly = { is: 'belly' };
+const wye = { is: 'tie-in', at: 57, clock: 9 };
+test.each([
+  // One thing and its hour, its bore or its degrees are one entry.
+  ['41 crack, at 3', [{ is: 'crack', at: 41, clock: 3 }]],
+  ['64, 4 in tee, at 3', [{ is: 'tie-in', at: 64, clock: 3, diameter: 4 }]],
+  ['16.5: tee, at 3, 3 inch', [{ is: 'tie-in', at: 16.5, clock: 3, diameter: 3 }]],
+  ["43' 4 in branch left", [{ is: 'tie-in', at: 43, clock: 9, diameter: 4 }]],
+  ['cleanout at 61 ft 4 in', [{ is: 'cleanout', at: 61 }]],
+  ['57 wye lt 4 in', [{ ...wye, diameter: 4 }]],
+  ['57 lt saddle', [wye]],
+  ["tap at 57' lt", [wye]],
+  ['57 lt roots', [{ ...roots, at: 57 }]],
+  ['45 bend 49', [{ is: 'bend', at: 49, degrees: 45 }]],
+  ['45 bend 22\'6"', [{ is: 'bend', at: 22.5, degrees: 45 }]],
+  ['14 bend 45', [{ is: 'bend', at: 14, degrees: 45 }]],
+  ['broken in the invert at 40\'6"', [{ is: 'broken', at: 40.5, clock: 6 }]],
+  ['hole in the invert at 40 ft', [{ is: 'hole', at: 40, clock: 6 }]],
+  ['41 1/2 in the invert hole', [{ is: 'hole', at: 41.5, clock: 6 }]],
+  ['weeping upper right at 30', [{ is: 'infiltration', at: 30, clock: 1.5 }]],
+  // Several things, each with its place.
+  [
+    'crack 21, roots 32',
+    [
+      { is: 'crack', at: 21 },
+      { ...roots, at: 32 },
+    ],
+  ],
+  ['roots 21, 32%', [{ ...roots, at: 21, percent: 32 }]],
+  [
+    '19 roots/offset',
+    [
+      { ...roots, at: 19 },
+      { is: 'offset', at: 19 },
+    ],
+  ],
+  [
+    '19 broken pipe/roots',
+    [
+      { is: 'broken', at: 19 },
+      { ...roots, at: 19 },
+    ],
+  ],
+  // Stretches.
+  ['8 ft of roots from 31 to 39', [{ ...roots, at: 31, to: 39 }]],
+  ['belly between 29 and 39 1/2 in', [{ ...belly, at: 29, to: 39, inches: 0.5 }]],
+  ["sag from 37' to 42' 1/2 in", [{ ...belly, at: 37, to: 42, inches: 0.5 }]],
+  // Depths.
+  ['54 invert 9 feet', [{ is: 'locate', at: 54, depth: 9 }]],
+  ['34 6 1/2 ft down', [{ is: 'locate', at: 34, depth: 6.5 }]],
+  ["locate at 14 4.5'", [{ is: 'locate', at: 14, depth: 4.5 }]],
+  ['68\'6" located, 2.5 ft', [{ is: 'locate', at: 68.5, depth: 2.5 }]],
+  ['depth at 52 1/2 is 6 ft 6 in', [{ is: 'locate', at: 52.5, depth: 6.5 }]],
+  // Changes of pipe.
+  ['54\'6" clay/hdpe', [{ is: 'change', at: 54.5, near: 'clay', far: 'hdpe' }]],
+  ['abs until 15\'6" then clay', [{ is: 'change', at: 15.5, near: 'abs', far: 'clay' }]],
+  ['clay up to 45 1/2, abs after', [{ is: 'change', at: 45.5, near: 'clay', far: 'abs' }]],
+])('%s', (line, things) => {
+  const parts = parseLogLine(line, context);
+  expect([line, parts.flatMap(({ errors }) => errors)]).toEqual([line, []]);
+  expect(parts.map(short)).toEqual(things);
+});

@@ -149,11 +149,13 @@ function settle(draft: Draft, { context, known, spoken }: Finishing): void {
     draft.numbers = draft.numbers.filter(({ placed, size }) => placed || size);
 }
 
-/** "45 bend left at 13", "13 feet, 45 bend": one number is its place, the other what it turns. */
+/** "45 bend left at 13", "13 feet, 45 bend", "45 bend 49": one number is its place, the other what it turns. */
 function settleDegrees(draft: Draft): void {
   const [one, other, ...more] = draft.numbers;
   if (!isBend(draft) || draft.aboutPoint.degrees !== undefined || !one || !other || more.length > 0) return;
+  const turnsFirst = usualBends.includes(one.value) && !usualBends.includes(other.value) && other.value > 12;
   const places = [one, other].filter(({ at, feet }) => at ?? feet);
+  if (places.length === 0 && turnsFirst && !one.fromNoun && other.fromNoun) places.push(other);
   const turn = [one, other].find((each) => !places.includes(each));
   if (places.length !== 1 || !turn || turn.fromNoun || !usualBends.includes(turn.value)) return;
   draft.aboutPoint.degrees = turn.value;

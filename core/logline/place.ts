@@ -58,8 +58,8 @@ export function takePlace(
   }
   if (given?.apart && isInInches(draft) && fields.inches === undefined) {
     const { feet, inches } = given.apart;
-    // "gap 48 ft 1/2 in": no counter shows fractions of an inch, so they are its size; "48 ft 2 in of water" is no place.
-    if ((!Number.isInteger(inches) || draft.ofWater) && inches <= usualSize_in) {
+    // "48 ft 2 in of water" is no place.
+    if (draft.ofWater && inches <= usualSize_in) {
       fields.inches = inches;
       return feet;
     }

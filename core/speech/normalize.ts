@@ -19,6 +19,7 @@ import { anyMaterial as material } from '../idioms/pipes.js';
 import { slipsOfNumbers, slipsOfThings } from './slips.js';
 import { spokenNumbers } from './spoken-numbers.js';
 import { words } from './trade-words.js';
+import { writtenPlaces } from './written-places.js';
 
 /** Placeholder for a protected character: quotes, ids, names. */
 const masked = '\uE000';
@@ -85,6 +86,7 @@ export function normalize(text: string, names: readonly string[] = []): Normaliz
   const hidden = hide(text, names);
   let heard: TracedText = { ...traced(text), text: hidden };
   heard = rewrite(heard, /[’‘]/g, "'");
+  heard = writtenPlaces(heard);
   heard = rewrite(heard, contracted, withApostrophe);
   heard = rewrite(heard, interjection, ' ');
   heard = rewrite(heard, stammered, ([, once = '']) => once);

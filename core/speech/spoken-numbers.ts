@@ -299,15 +299,21 @@ const fractions = (heard: TracedText): TracedText =>
 /** "86 feet 6 inch clay": inches before a pipe are its diameter. */
 const pipeWords = [
   ...materialRegistry.rows.flatMap(({ spoken }) => spoken.map((each) => each.split(/[\s-]/)[0] ?? '')),
-  ...['pipe', 'line', 'wye', 'tee', 'tap', 'saddle', 'cleanout'],
+  ...['pipe', 'line', 'wye', 'tee', 'tap', 'saddle', 'branch', 'cleanout'],
 ].join('|');
 const follows = String.raw`(?!\s*(?:%|percent|per\s+cent|o['’]?clock|deg|:|feet|ft|foot|'|\.\d))`;
 
-/** "7 foot 4", "41 feet 6 inches" as one distance. */
+/** "7 foot 4", "41 feet 6 inches" as one distance; "cleanout at 61 ft 4 in" with its size. */
 const feetAndInches: readonly Idiom[] = [
   [
     g(
-      String.raw`\b(\d+)\s*(?:feet|foot|ft)\.?\s+(${number})\s*-?(?:inch(?:es)?|in)(?=\s+(?:of|high|(?:the\s+)?main|${pipeWords})\b)`,
+      String.raw`\b(\d+)\s*(?:(?:feet|foot|ft)\.?|')\s+([23468])\s*-?(?:inch(?:es)?|in)\b(?=\s*(?:$|[,;]))(?<=\b(?:wye|tee|tap|saddle|branch|cleanout|co)\s+(?:at\s+|@\s*)?\d+\s*(?:feet|foot|ft|')\.?\s+\d[\s-]*in(?:ch(?:es)?)?)`,
+    ),
+    ([, feet = '', inches = '']) => `${feet} ft, ${inches} in`,
+  ],
+  [
+    g(
+      String.raw`\b(\d+)\s*(?:(?:feet|foot|ft)\.?|'(?!.*"))\s+(${number})\s*-?(?:inch(?:es)?|in|")(?=\s+(?:of|high|(?:the\s+)?main|${pipeWords})\b)`,
     ),
     ([, feet = '', inches = '']) => `${feet} ft, ${inches} in`,
   ],
