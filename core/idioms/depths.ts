@@ -64,7 +64,7 @@ export const depthFigures: readonly Idiom[] = [
   // "mark at 14, 5 feet", "put a flag at 14, 5 feet deep"
   [
     new RegExp(
-      String.raw`^\s*(?:i\s+|we\s+)?(?:put\s+an?\s+)?(?:mark|marked|flag|flagged|paint|painted|stake|staked)\s+(?:it\s+|that\s+)?at\s+(${reading})${feet}\s*,\s*${it}(${deep})(?:\s*(?:deep|down))?(?=\s*(?:$|[.;]))`,
+      String.raw`^\s*(?:i\s+|we\s+)?(?:put\s+an?\s+)?(?:mark|marked|flag|flagged|paint|painted|stake|staked|shot|shoot)\s+(?:it\s+|that\s+|the\s+pipe\s+)?at\s+(${reading})${feet}\s*,\s*${it}(${deep})(?:\s*(?:deep|down))?(?=\s*(?:$|[.;]))`,
       'gi',
     ),
     ([, at = '', depth = '']) => `located at ${at} ft, depth ${depth}`,

@@ -5,6 +5,7 @@ import {
   accepted,
   reach,
   takeFields,
+  takeLater,
   takeFill,
   takeLocated,
   takeMark,
@@ -12,6 +13,7 @@ import {
   takeShareNext,
   takeShares,
 } from './said-later.js';
+import { toNumber } from '../speech/numbers.js';
 import type { SentenceState } from './take-segment.js';
 import { standsIn, waterEnds } from './under-water.js';
 import { add, amend, join, newest, noReadingGiven, type NarrationItem, type Talk } from './talk.js';
@@ -229,12 +231,13 @@ function lastsFor(talk: Talk, said: SentenceState, last: NarrationItem, text: st
 }
 
 const endsThere =
-  /^\W*(?:(?:and|then|so|but)\s+)*(?:(?:it|that|this|they|water)\s+)?(?:ends?|stops?|quits?|clears(?:\s+up)?|dies\s+out|(?:all\s+the\s+way\s+)?(?:out\s+)?to|(comes\s+out|out))\s*(?:(?:at|by|around|about|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?\W*$/i;
+  /^\W*(?:(?:and|then|so|but)\s+)*(?:(?:it|that|this|they|water)\s+)?(?:ends?|stops?|quits?|clears(?:\s+up)?|dies\s+out|(?:all\s+the\s+way\s+)?(?:out\s+)?to|(comes\s+out|out))\s*(?:(?:at|by|around|about|~)\s*)*(\d+(?:\.\d+)?)(?:\s*(?:feet|foot|ft))?(?:[\s,]+(?:(?:it's|about|around|maybe|~)\s*)*(\d[\d./ ]*?)\s*(in\b|inch|%)(?:es)?(?:\s+deep)?)?\W*$/i;
 
 /** "It stops at sixty", right after a crack: the crack does, not the camera. False where it says something else. */
 export function endsLast(talk: Talk, said: SentenceState, text: string): boolean {
   const last = talk.items.at(-1);
-  const [, out, at = /^\W*(\d+(?:\.\d+)?)\s+ends\W*$/i.exec(text)?.[1]] = endsThere.exec(text) ?? [];
+  const [, out, at = /^\W*(\d+(?:\.\d+)?)\s+ends\W*$/i.exec(text)?.[1], size, unit] =
+    endsThere.exec(text) ?? [];
   if (at === undefined || last?.entry.kind !== 'finding' || said.index - talk.lastAt > 2) return false;
   const { reading_ft, to_ft, pass, finding } = last.entry;
   if (to_ft !== undefined || reading_ft === undefined || pass !== talk.pass || isEach(last.entry))
@@ -243,6 +246,7 @@ export function endsLast(talk: Talk, said: SentenceState, text: string): boolean
   if (Number(at) === reading_ft || !isAhead(last.entry, Number(at))) return false;
   waterEnds(talk, last, Number(at), false);
   amend(talk, said, last, endingAt(last.entry, Number(at)));
+  if (size !== undefined) takeFields(last, { [unit === '%' ? 'percent' : 'inches']: toNumber(size) });
   return true;
 }
 
@@ -302,11 +306,18 @@ function stretched(
 ): boolean {
   const from = numbers.find(({ range }) => range)?.value;
   if (from === undefined || typeof fields.to_ft !== 'number') return false;
+  // "Roots at forty one. It's from nine to three.": hours, that far from the access.
+  const ends = [from, fields.to_ft];
+  if (
+    (item.entry.reading_ft ?? 0) > 12 &&
+    ends.every((end) => end >= 1 && end <= 12 && Number.isInteger(end))
+  )
+    return takeLater(talk, said, item, { clock: ends });
   // "Fifty to fifty five, every joint …, it's coming in" begins with a place of something else.
   const onlyEnds = bareStretch.test(text) && from === item.entry.reading_ft && item.entry.to_ft === undefined;
   if (
     !onlyEnds &&
-    (!/\b(?:runs|goes|continues|extends|it|that|all\s+the\s+way)\b/i.test(text) ||
+    (!/\b(?:runs?|go(?:es)?|continues?|extends?|it|that|they|all\s+the\s+way)\b/i.test(text) ||
       beginsWithStretch.test(text) ||
       ofSomethingElse.test(text))
   )

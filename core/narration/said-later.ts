@@ -48,8 +48,8 @@ export function takeLater(
 const depthAlone =
   /^\W*(?:okay\W+|~\s*)?\d{1,2}(?:\.\d+)?\s*(?:feet|foot|ft\b|')(?:\s*\d{1,2}(?:\.\d+)?\s*(?:in(?:ch(?:es)?)?|")?)?(?:\s+(?:even|flat|deep|down))?\W*$/i;
 
-/** "Six two.", right after what is being located was named: feet and inches. */
-const feetInchesAlone = /^\W*(?:okay\W+|~\s*)?(\d{1,2})[\s.]+(1[01]|\d)\W*$/i;
+/** "Six two.", "nine feet six.", right after what is being located was named: feet and inches. */
+const feetInchesAlone = /^\W*(?:okay\W+|~\s*)?(\d{1,2})(?:[\s.]+|\s*(?:feet|ft)\s+)(1[01]|\d)\W*$/i;
 
 /** "Locating here at fifty four" … "I'm getting five foot ten": the depth of what is being located. */
 export function takeLocated(talk: Talk, said: SentenceState, draft: Draft, text: string): boolean {

@@ -323,7 +323,7 @@ const feetAndInches: readonly Idiom[] = [
   ],
   [
     g(
-      String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+deep\b|\s+(?:it|we|i|you|there|that|the\s+(?:pipe|line))(?:['’](?:s|ve|re|m))?\s+[a-z]|\s*,(?!\s*(?:\d|and\b|maybe|about|or\b))))`,
+      String.raw`\b(\d+)\s+(?:foot\s+(\d+(?:\.\d+)?)\b${follows}|(?:ft|feet)\.?\s+(\d+(?:\.\d+)?)(?=\s+(?:deep|down)\b|\s+on\s+the\s+(?:locator|receiver)\b|\s+(?:it|we|i|you|there|that|the\s+(?:pipe|line))(?:['’](?:s|ve|re|m))?\s+[a-z]|\s*,(?!\s*(?:\d|and\b|maybe|about|or\b))))`,
     ),
     ([, feet = '', inches, deep = '']) =>
       Number(inches ?? deep) < 12 ? `${feet}' ${inches ?? deep}"` : undefined,
