@@ -305,8 +305,10 @@ export const placeFigures: readonly Idiom[] = [
   ],
   // "41 crack, at 3": one thing, at an hour.
   [
-    /,\s*at\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;]))(?<=^\s*~?\s*(?:1[3-9]|[2-9]\d|\d{3})(?:\.\d+)?(?:\s*(?:feet|foot|ft|'))?[\s:,]+(?:\d\s*-?(?:inch\s|in\s|")\s*)?[a-z][a-z\s]*,\s*at\s+\d+)/gi,
-    ([, hour = '']) => ` at ${hour} o'clock`,
+    /,\s*at\s+(1[0-2]|[1-9])(?=\s*(?:$|[,;]))(?<=^\s*~?\s*(\d{1,3}(?:\.\d+)?)(?:\s*(?:feet|foot|ft|'))?(?:\s*\d{1,2}\s*")?[\s:,]+(?:\d\s*-?(?:inch\s|in\s|")\s*)?[a-z][a-z\s]*,\s*at\s+\d+)/gi,
+    ([, hour = '', place]) =>
+      // "10 roots, at 12" may be two places.
+      Number(place) > Math.min(12, Number(hour)) ? ` at ${hour} o'clock` : undefined,
   ],
   // "3, roots, and then at 5 it's clear", "cleans up at 5": where they end.
   [

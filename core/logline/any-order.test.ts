@@ -115,6 +115,7 @@ const wye = { is: 'tie-in', at: 57, clock: 9 };
 test.each([
   // One thing and its hour, its bore or its degrees are one entry.
   ['41 crack, at 3', [{ is: 'crack', at: 41, clock: 3 }]],
+  ['12\'6": crack, at 3', [{ is: 'crack', at: 12.5, clock: 3 }]],
   ['64, 4 in tee, at 3', [{ is: 'tie-in', at: 64, clock: 3, diameter: 4 }]],
   ['16.5: tee, at 3, 3 inch', [{ is: 'tie-in', at: 16.5, clock: 3, diameter: 3 }]],
   ["43' 4 in branch left", [{ is: 'tie-in', at: 43, clock: 9, diameter: 4 }]],

@@ -56,27 +56,34 @@ export function takePlace(
     else if (!Array.isArray(fields.clock)) fields.clock = bareHour.side;
     return bareHour.value;
   }
-  if (given?.apart && isInInches(draft) && fields.inches === undefined) {
-    const { feet, inches } = given.apart;
+  return given && placeOrSize(draft, fields, given, fail);
+}
+
+/** The place itself; its last part, where that is taken for a size, is no part of it, and asked where it may be. */
+function placeOrSize(
+  draft: Draft,
+  fields: Record<string, unknown>,
+  given: UnassignedNumber,
+  fail: Fail,
+): number {
+  const { apart, mixed, value } = given;
+  if (!isInInches(draft) || fields.inches !== undefined) return value;
+  if (apart && draft.ofWater && apart.inches <= usualSize_in) {
     // "48 ft 2 in of water" is no place.
-    if (draft.ofWater && inches <= usualSize_in) {
-      fields.inches = inches;
-      return feet;
-    }
-    if (inches > 0 && inches <= smallSize_in && draft.numbers.length === 0)
-      ask(fail, given, [
-        [`at ${feet} ft ${inches} in`, `at ${given.value.toFixed(2)}`],
-        [`${inches} in, at ${feet} ft`, `${feet}, ${inches} in`],
-      ]);
+    fields.inches = apart.inches;
+    return apart.feet;
   }
-  if (given?.mixed && isInInches(draft) && fields.inches === undefined) {
-    const { whole, part } = given.mixed;
+  if (apart && apart.inches > 0 && apart.inches <= smallSize_in && draft.numbers.length === 0)
     ask(fail, given, [
-      [`at ${given.value} ft`, String(given.value)],
-      [`${part} in, at ${whole} ft`, `${whole}, ${part} in`],
+      [`at ${apart.feet} ft ${apart.inches} in`, `at ${value.toFixed(2)}`],
+      [`${apart.inches} in, at ${apart.feet} ft`, `${apart.feet}, ${apart.inches} in`],
     ]);
-  }
-  return given?.value;
+  if (mixed)
+    ask(fail, given, [
+      [`at ${value} ft`, String(value)],
+      [`${mixed.part} in, at ${mixed.whole} ft`, `${mixed.whole}, ${mixed.part} in`],
+    ]);
+  return value;
 }
 
 /** "A drop of about a foot": how far it falls, not where. */
