@@ -24,3 +24,6 @@ export const tens: readonly string[] = [
 
 /** The beginning of a number, in words or digits. */
 export const aNumber = String.raw`(?:\d|(?:${[...ones.slice(1), ...tens].join('|')}|a\s+hundred)\b)`;
+
+/** After whole inches that follow feet: no fraction, share or hour. */
+export const inchesEnd = String.raw`(?:\s*["”″]|(?!\s*["”″]))(?![\d/%]|[.:]\d|\s*(?:%|percent|o'?\s?clock))`;

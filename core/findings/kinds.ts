@@ -850,6 +850,12 @@ export type FindingKind = (typeof findingKinds)[number];
 export const findingRegistry = registryOf<FindingRow<FindingKind>>('finding', findingRows);
 /** The row of a kind of finding. */
 export const kindOf = (finding: FindingKind): FindingRow<FindingKind> => findingRegistry.row(finding);
+/** The words of the log line that name a finding. */
+export const namesOf = ({ spoken }: FindingRow<FindingKind>): string[] =>
+  spoken.map((each) => (typeof each === 'string' ? each : each[0]));
+/** Whether its grade depends on inches. */
+export const isInInches = ({ grading }: FindingRow<FindingKind>): boolean =>
+  grading?.measure === 'inches' || grading?.measure === 'of-bore';
 /** Kinds graded on this line. */
 export const gradedKinds = (): { readonly id: FindingKind; readonly grading: Grading }[] =>
   findingRegistry.rows.flatMap(({ id, grading }) => (grading ? [{ id, grading }] : []));

@@ -3,7 +3,7 @@ import { debrisIdioms } from './debris.js';
 import { cleanedAway, denyingIdioms, hearsayIdioms } from './denying.js';
 import { depthFigures } from './depths.js';
 import { afterPlace, asNote, besideIt, type Idiom, quoted } from './traced-text.js';
-import { aNumber } from '../number-words.js';
+import { aNumber, inchesEnd } from '../number-words.js';
 import { pipeIdioms, spokenPipes } from './pipes.js';
 import { placeFigures, readingFigures, stretchIdioms } from './places.js';
 import { bendUpOrDown, pointFigures, pointIdioms } from './points.js';
@@ -17,6 +17,8 @@ import { waterFigures, waterIdioms } from './water.js';
 /** "goes straight through", and what it goes through. */
 const crossing = String.raw`(?:(?:is|was|been|goes|going|runs|running|crosses|crossing|comes|coming|sticking|bored|drilled|punched|shot|pushed|driven|passes|passing|right|straight|clean|clear|all\s+the\s+way|across)\s+)*thr(?:ough|u)\s+`;
 const ourPipe = String.raw`(?:(?:the|our|this|my|that)\s+)?(?:(?:sewer|clay|cast\s+iron)\s+)?(?:pipe|sewer|lateral|line)`;
+
+const sideOf = (short: string): 'left' | 'right' => (/^l/i.test(short) ? 'left' : 'right');
 
 /** "rt" and "lt" where they can only be a side; `%` is their place in the pattern. */
 const sides = (pattern: string): (readonly [string, string])[] =>
@@ -382,7 +384,7 @@ export const spokenIdioms: readonly Idiom[] = [
   ],
   // "15'6", "15'-6"
   [
-    /\b(\d+)\s*['’′]-?(1[01]|\d)(?:\s*["”″]|(?!\s*["”″]))(?![\d/%]|[.:]\d|\s*(?:%|percent|o'?\s?clock))/g,
+    new RegExp(String.raw`\b(\d+)\s*['’′]-?(1[01]|\d)${inchesEnd}`, 'g'),
     ([, feet = '', inches = '']) => `${feet}' ${inches}"`,
   ],
   // "10..16", "10...16": a stretch.
@@ -418,22 +420,22 @@ export const spokenIdioms: readonly Idiom[] = [
   // "12oc", "6 o c"
   [/\b(1[0-2]|[1-9])\s*o\s?c\b\.?(?!\s*l)/gi, ([, hour = '']) => `${hour} o'clock`],
   // "rt side"
-  [/\b(lt|rt)\.?\s+side\b/gi, ([, side = '']) => `${/^l/i.test(side) ? 'left' : 'right'} side`],
+  [/\b(lt|rt)\.?\s+side\b/gi, ([, side = '']) => `${sideOf(side)} side`],
   // "12 wye l", "12 wye l cap"
   [
     /(?<=\d\s+(?:wye|tee|tap|y|lateral|branch)\s+)(l|r)\b(?:\s+(cap)(?:ped)?\b)?(?=\s*(?:$|[,;]))/gi,
-    ([, side = '', cap]) => `${/^l/i.test(side) ? 'left' : 'right'}${cap === undefined ? '' : ' capped'}`,
+    ([, side = '', cap]) => `${sideOf(side)}${cap === undefined ? '' : ' capped'}`,
   ],
   // "0 co cap": the counter is zeroed there.
   [/(?<=\b(?:co|cleanout)\s+)cap(?=\s*(?:$|[,;]))/gi, asNote],
   // "91 wye lt", "53 bend rt", "57 saddle 4 in lt", "lt branch"
   [
     /\b(lt|rt)\b\.?(?=\s*(?:$|[,;)@]|\d|at\b|(?:in\s+use|live|capped|active|dead)\b))(?<=\b(?:wye|tee|tap|saddle|bend|turn|elbow|ell|22|45|90|branch|lateral|tie-?in|crack|hole|break|broken)\b(?:[\s,@]+|\d[\d./]*|['"]|(?:at|ft|feet|in|inch)\b)*\s(?:lt|rt)\.?)/gi,
-    ([, side = '']) => (/^l/i.test(side) ? 'left' : 'right'),
+    ([, side = '']) => sideOf(side),
   ],
   [
     /\b(lt|rt)\b\.?(?=\s+(?:\d\s*-?(?:in|inch|")\s+)?(?:wye|tee|tap|saddle|branch|lateral|tie-?in)\b)/gi,
-    ([, side = '']) => (/^l/i.test(side) ? 'left' : 'right'),
+    ([, side = '']) => sideOf(side),
   ],
   // "61 crk long 6"
   [

@@ -278,8 +278,7 @@ const thingAtPlace =
 const endsThere = ({ index, input, 1: end = '' }: RegExpExecArray): string | undefined =>
   thingAtPlace.test(input.slice(0, index)) ? ` to ${end} ft` : undefined;
 
-/** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
-/** "crack 21, roots 32": whole or half feet past any hour, none of them a bore, a depth or the like. */
+/** "crack 21, roots 32" with "at" before each number, where all are past any hour and none is a depth or the like. */
 function placedInTurn(list: string): string | undefined {
   const things = list.split(/[,;]/).map((each) => /^\s*(.*?)\s+([\d.]+)\s*$/.exec(each));
   const fit = things.every(
@@ -292,6 +291,7 @@ function placedInTurn(list: string): string | undefined {
   return fit ? things.map((thing) => `${thing?.[1] ?? ''} at ${thing?.[2] ?? ''}`).join('; ') : undefined;
 }
 
+/** Once numbers are digits: several places, hours after a place, both ends of a stretch. */
 export const placeFigures: readonly Idiom[] = [
   // "crack 21, roots 32": each with its place; no share of the pipe.
   [

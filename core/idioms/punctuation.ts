@@ -1,10 +1,8 @@
-import { findingRows } from '../findings/kinds.js';
+import { findingRegistry, namesOf } from '../findings/kinds.js';
 import { anyMaterial } from './pipes.js';
 import { quoted, type Idiom } from './traced-text.js';
 
-const findingWords = new Set(
-  findingRows.flatMap(({ spoken }) => spoken.map((each) => (typeof each === 'string' ? each : each[0]))),
-);
+const findingWords = new Set(findingRegistry.rows.flatMap(namesOf));
 const isFinding = (word: string): boolean =>
   [word, word.replace(/s$/i, '')].some((each) => findingWords.has(each.toLowerCase()));
 

@@ -1,4 +1,4 @@
-import { kindOf } from '../findings/kinds.js';
+import { isInInches, kindOf } from '../findings/kinds.js';
 import type { Point } from '../job/schema.js';
 import type { FindingKind } from '../job/vocabulary.js';
 import { clockText } from '../speech/numbers.js';
@@ -67,7 +67,7 @@ function placeOrSize(
   fail: Fail,
 ): number {
   const { apart, mixed, value } = given;
-  if (!isInInches(draft) || fields.inches !== undefined) return value;
+  if (!findsInches(draft) || fields.inches !== undefined) return value;
   if (apart && draft.ofWater && apart.inches <= usualSize_in) {
     // "48 ft 2 in of water" is no place.
     fields.inches = apart.inches;
@@ -148,11 +148,10 @@ const smallSize_in = 2;
 const isNoSize = (draft: Draft, value: number): boolean =>
   draft.finding === undefined
     ? draft.kind === 'point' && ![...usualBends, ...branchBores_in].includes(value) && !isDrop(draft)
-    : !isInInches(draft) || draft.fields.inches !== undefined || value > usualSize_in;
+    : !findsInches(draft) || draft.fields.inches !== undefined || value > usualSize_in;
 
 /** Found by looking: measured in inches. */
-const isInInches = ({ finding }: Draft): boolean =>
-  finding !== undefined && ['inches', 'of-bore'].includes(kindOf(finding).grading?.measure ?? '');
+const findsInches = ({ finding }: Draft): boolean => finding !== undefined && isInInches(kindOf(finding));
 
 /**
  * Numbers after the reading: a depth after “located”, inches where inches are measured, degrees of a bend, else a clock
@@ -208,7 +207,7 @@ function placeNumber(
     else return false;
     return true;
   }
-  if ((measure === 'inches' || measure === 'of-bore') && !has.inches) {
+  if (isInInches(kindOf(finding)) && !has.inches) {
     // "a belly 88 to 94, worst at 90": no lateral is that wide.
     if (value > mostInches_in) return false;
     if (hour && value > 1 && !given.fraction && !kindOf(finding).sags)

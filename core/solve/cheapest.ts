@@ -88,7 +88,6 @@ export function isSolvable(line: Prepared, restrictions: readonly Restriction[])
   return [true, false].some((marked) => holesApart(line, { ...limits, marked }) !== undefined);
 }
 
-/** What is possible at most on a line, whatever it costs and without any pin. */
 export interface AtMost {
   /** By cell: it must be cured and cannot be. */
   readonly uncured: Uint8Array;
@@ -96,6 +95,7 @@ export interface AtMost {
   readonly work: readonly Interval[];
 }
 
+/** What is possible at most on a line, whatever it costs and without any pin. */
 export function atMost(line: Prepared): AtMost {
   const { track } = line.possible;
   const limits = { ...limitsOf(line, []), options: everyOption(line), marked: true };

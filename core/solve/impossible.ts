@@ -39,7 +39,8 @@ function toCure(line: Prepared, uncured: readonly Interval[]): Interval[] {
       from_ft: from_ft - rules.leastNewPipe_ft,
       to_ft: to_ft + rules.leastNewPipe_ft,
     }));
-  return union([...around, ...atMost(preparedFor(line, places)).work]);
+  const ours = places.filter((duty) => !isLeftToOthers(duty));
+  return union([...around, ...atMost(preparedFor(line, ours)).work]);
 }
 
 /** Wanted of a stretch with several findings: one repair, or new pipe throughout. */
@@ -105,7 +106,7 @@ const preparedUnder = ({ possible }: Prepared, duties: Obligations): Prepared =>
 function preparedFor(line: Prepared, duties: readonly Obligation[]): Prepared {
   const { cured, cleaned } = line.possible.track.obligations;
   return preparedUnder(line, {
-    cured: [...new Set([...duties, ...cured.filter(isLeftToOthers)])],
+    cured: [...duties, ...cured.filter(isLeftToOthers)],
     cleaned,
     impossible: [],
   });

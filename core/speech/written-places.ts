@@ -1,29 +1,24 @@
-import { findingKinds, kindOf } from '../findings/kinds.js';
+import { findingRegistry, isInInches, namesOf } from '../findings/kinds.js';
 import { rewriteAll, type Idiom, type TracedText } from '../idioms/traced-text.js';
+import { inchesEnd } from '../number-words.js';
 import { toFeet } from './numbers.js';
 
 /** Farther along than any depth or size, ft. */
 const far = String.raw`(?<![\d.,/:'′-])(?:1[3-9]|[2-9]\d|\d{3})`;
 
 /** What is measured in inches: "31 3/4 offset" is asked. */
-const inInches = new RegExp(
-  String.raw`\b(?:water|${findingKinds
-    .filter((kind) => ['inches', 'of-bore'].includes(kindOf(kind).grading?.measure ?? ''))
-    .flatMap((kind) => kindOf(kind).spoken.map((word) => (typeof word === 'string' ? word : word[0])))
-    .join('|')})`,
+const namesInches = new RegExp(
+  String.raw`\b(?:water|${findingRegistry.rows.filter(isInInches).flatMap(namesOf).join('|')})`,
   'i',
 );
 const saysInches = /\d\s*-?(?:in\b|inch|")|\binch/i;
 
-const idioms: readonly Idiom[] = [
-  // "40'6"": one or two inches may be a size beside it.
-  [
-    new RegExp(
-      String.raw`(${far})['’′]-?([3-9]|1[01])(?:\s*["”″]|(?!\s*["”″]))(?![\d/%]|[.:]\d|\s*(?:%|percent|o'?\s?clock))`,
-      'g',
-    ),
-    ([, feet = '', inches = '']) => inFeet(`${feet}'${inches}"`),
-  ],
+const inFeet = (said: string): string => `${toFeet(said)}`;
+
+/** "40'6"": one or two inches may be a size beside it. */
+const feetAndInches: Idiom = [
+  new RegExp(String.raw`(${far})['’′]-?([3-9]|1[01])${inchesEnd}`, 'g'),
+  ([, feet = '', inches = '']) => inFeet(`${feet}'${inches}"`),
 ];
 /** "gap 48 ft 1/2 in": no counter shows fractions of an inch, so they are its size. */
 const sizeApart: Idiom = [
@@ -33,8 +28,8 @@ const sizeApart: Idiom = [
   ),
   ([, feet = '', inches = '']) => `${feet} ft, ${inches} `,
 ];
+/** "45 1/2", "45½"; not "22 1/2 bend", "40 1/2 full", "40 1/2 in". */
 const mixed: Idiom = [
-  // "45 1/2", "45½"; not "22 1/2 bend", "40 1/2 full", "40 1/2 in".
   new RegExp(
     String.raw`(${far})(?:\s+([13]\/[24])|\s*([½¼¾]))(?!\d|\/|\s*-?\s*(?:in\b(?!\s+the\b)|inch|["”″]|bend|deg|°|quarter|half|full|way|blocked|closed|plugged|of\b|the\b|up\b|pipe\s+(?:full|of)\b))`,
     'g',
@@ -42,12 +37,16 @@ const mixed: Idiom = [
   ([, whole = '', part, sign]) => inFeet(`${whole} ${part ?? sign ?? ''}`),
 ];
 
-const inFeet = (said: string): string => `${toFeet(said)}`;
+// Lists that stay the same: what each idiom needs is looked up by its list.
+const places = [feetAndInches, mixed];
+const placesBesideSizes = [sizeApart, ...places];
+/** Without the inches said elsewhere, a half may be the size. */
+const placesOrSizes = [feetAndInches];
 
 /** "40'6"", "45 1/2", "45½": a place as one number of feet, so that whatever reads a place reads these. */
 export function writtenPlaces(heard: TracedText): TracedText {
   // "45 bend 22'6"": feet tell the place from the degrees.
   if (/\b(?:bends?|elbow|ell|sweep|turns?)\b/i.test(heard.text)) return heard;
-  if (!inInches.test(heard.text)) return rewriteAll(heard, [...idioms, mixed]);
-  return rewriteAll(heard, saysInches.test(heard.text) ? [sizeApart, ...idioms, mixed] : idioms);
+  if (!namesInches.test(heard.text)) return rewriteAll(heard, places);
+  return rewriteAll(heard, saysInches.test(heard.text) ? placesBesideSizes : placesOrSizes);
 }
